@@ -1,0 +1,66 @@
+package penmirror.core.figure;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import penmirror.core.geometry.Point;
+
+/** All landmarks known of one figure, with the view it is drawn from. Immutable. */
+public record Marks(View view, Map<Landmark, Mark> landmarks) {
+
+  public Marks {
+    EnumMap<Landmark, Mark> copy = new EnumMap<>(Landmark.class);
+    copy.putAll(landmarks);
+    landmarks = Collections.unmodifiableMap(copy);
+  }
+
+  public static Marks none(View view) {
+    return new Marks(view, Map.of());
+  }
+
+  public boolean isEmpty() {
+    return landmarks.isEmpty();
+  }
+
+  /** Where the landmark is; empty when it is hidden or was never marked. */
+  public Optional<Point> point(Landmark landmark) {
+    Mark mark = landmarks.get(landmark);
+    return mark == null ? Optional.empty() : mark.point();
+  }
+
+  public boolean isHidden(Landmark landmark) {
+    Mark mark = landmarks.get(landmark);
+    return mark != null && mark.state() == Mark.State.HIDDEN;
+  }
+
+  public Marks with(Landmark landmark, Mark mark) {
+    EnumMap<Landmark, Mark> changed = new EnumMap<>(Landmark.class);
+    changed.putAll(landmarks);
+    changed.put(landmark, mark);
+    return new Marks(view, changed);
+  }
+
+  public Marks withView(View newView) {
+    return new Marks(newView, landmarks);
+  }
+
+  /** The given landmarks moved by a rule; those without a place stay as they are. */
+  public Marks moved(Iterable<Landmark> which, UnaryOperator<Point> move) {
+    Marks result = this;
+    for (Landmark landmark : which) {
+      Mark mark = landmarks.get(landmark);
+      if (mark != null && mark.point().isPresent()) {
+        result = result.with(landmark, Mark.at(move.apply(mark.point().get()), mark.state()));
+      }
+    }
+    return result;
+  }
+
+  /** The head's own frame; empty without crown and chin in two different places. */
+  public Optional<HeadFrame> headFrame() {
+    return point(Landmark.CROWN)
+        .flatMap(crown -> point(Landmark.CHIN).flatMap(chin -> HeadFrame.of(crown, chin)));
+  }
+}

@@ -1,0 +1,121 @@
+package penmirror.core.format;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A marks file, {@code *.marks.json}: the landmarks of one figure in one picture.
+ *
+ * <p>Fields this version does not know are kept and written back.
+ */
+public final class MarksFile {
+  private static final String FORMAT = "pen-mirror/marks";
+  private static final int VERSION = 1;
+
+  private final ObjectNode document;
+  private final Marks marks;
+
+  private MarksFile(ObjectNode document, Marks marks) {
+    this.document = document;
+    this.marks = marks;
+  }
+
+  public static MarksFile of(Marks marks) {
+    ObjectNode document = Json.object();
+    document.put("format", FORMAT).put("version", VERSION);
+    return new MarksFile(document, marks);
+  }
+
+  /**
+   * @throws FormatException naming the field that does not fit
+   */
+  public static MarksFile parse(String json) throws FormatException {
+    ObjectNode document = Json.parseObject(json);
+    Json.requireFormat(document, FORMAT, VERSION);
+    return new MarksFile(document, marks(document));
+  }
+
+  public Marks marks() {
+    return marks;
+  }
+
+  public String toJson() {
+    ObjectNode copy = document.deepCopy();
+    copy.put("view", marks.view().word());
+    copy.set("landmarks", landmarks(marks));
+    return Json.pretty(copy);
+  }
+
+  /** The landmarks alone, as they stand in marks files and in the output of measure. */
+  public static String landmarksJson(Marks marks) {
+    return Json.line(landmarks(marks));
+  }
+
+  /** Reads what {@link #landmarksJson} writes. */
+  public static Marks ofLandmarksJson(View view, String json) throws FormatException {
+    return new Marks(view, landmarks(Json.parseObject(json)));
+  }
+
+  static ObjectNode landmarks(Marks marks) {
+    ObjectNode node = Json.object();
+    marks
+        .landmarks()
+        .forEach(
+            (landmark, mark) -> {
+              ObjectNode entry = node.putObject(landmark.key());
+              mark.point().ifPresent(point -> entry.put("x", point.x()).put("y", point.y()));
+              entry.put("state", mark.state().word());
+            });
+    return node;
+  }
+
+  private static Marks marks(ObjectNode document) throws FormatException {
+    View view;
+    try {
+      view = View.ofWord(document.path("view").asString("front"));
+    } catch (IllegalArgumentException e) {
+      throw new FormatException(e.getMessage());
+    }
+    if (!(document.path("landmarks") instanceof ObjectNode landmarks)) {
+      throw new FormatException("Expected an object in \"landmarks\".");
+    }
+    return new Marks(view, landmarks(landmarks));
+  }
+
+  private static Map<Landmark, Mark> landmarks(ObjectNode node) throws FormatException {
+    Map<Landmark, Mark> landmarks = new EnumMap<>(Landmark.class);
+    for (Map.Entry<String, JsonNode> entry : node.properties()) {
+      Optional<Landmark> landmark = Landmark.ofKey(entry.getKey());
+      if (landmark.isEmpty()) {
+        throw new FormatException("Landmark \"" + entry.getKey() + "\" is not known.");
+      }
+      landmarks.put(landmark.get(), mark(entry.getKey(), entry.getValue()));
+    }
+    return landmarks;
+  }
+
+  private static Mark mark(String key, JsonNode node) throws FormatException {
+    Mark.State state;
+    try {
+      state = Mark.State.ofWord(node.path("state").asString("placed"));
+    } catch (IllegalArgumentException e) {
+      throw new FormatException(e.getMessage());
+    }
+    if (state == Mark.State.HIDDEN) {
+      return Mark.hidden();
+    }
+    return Mark.at(
+        new Point(
+            Json.requireNumber(node, "x", "landmark " + key),
+            Json.requireNumber(node, "y", "landmark " + key)),
+        state);
+  }
+}

@@ -1,0 +1,115 @@
+package penmirror.core.format;
+
+import penmirror.core.colour.Swatch;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.Reading;
+import penmirror.core.measure.Unit;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.line.LineReadings;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What {@code measure} prints for one picture. */
+public final class MeasureJson {
+  private MeasureJson() {}
+
+  /** Where the length of the head comes from. */
+  public enum HeadSource {
+    MARKS("marks"),
+    GIVEN("given"),
+    NONE("none");
+
+    private final String word;
+
+    HeadSource(String word) {
+      this.word = word;
+    }
+  }
+
+  /**
+   * @param headPixels of the head that was given, when {@code source} is GIVEN; otherwise ignored
+   */
+  public static String write(String file, Evidence evidence, HeadSource source, double headPixels) {
+    PixelReadings pixels = evidence.pixels().orElseThrow();
+    ObjectNode node = Json.object();
+    node.put("file", file);
+    node.put("width", pixels.widthPixels());
+    node.put("height", pixels.heightPixels());
+    double head =
+        source == HeadSource.GIVEN
+            ? headPixels
+            : evidence.marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
+    ObjectNode headNode = node.putObject("head");
+    if (source != HeadSource.NONE) {
+      headNode.put("px", head);
+    }
+    headNode.put("from", source.word);
+    ArrayNode readings = node.putArray("readings");
+    pixels
+        .line()
+        .filter(line -> !line.isHairline())
+        .ifPresent(line -> lineWidth(readings, line, source, head));
+    MeasureCatalogue.readAll(evidence)
+        .forEach(
+            (measure, result) -> {
+              if (measure != LineMeasures.WIDTH) {
+                result.reading().ifPresent(reading -> reading(readings, reading));
+              }
+            });
+    ArrayNode swatches = node.putArray("swatches");
+    for (Swatch swatch : pixels.swatches()) {
+      ObjectNode entry = swatches.addObject();
+      entry.put("hex", swatch.hex()).put("share", swatch.shareOfFigure());
+      if (swatch.role() == Swatch.Role.LINE) {
+        entry.put("role", "line");
+      } else {
+        entry.putNull("role");
+      }
+    }
+    node.set("landmarks", MarksFile.landmarks(evidence.marks()));
+    return Json.line(node);
+  }
+
+  /** Line weight stands twice: in pixels always, and by the head where one is known. */
+  private static void lineWidth(
+      ArrayNode readings, LineReadings line, HeadSource source, double head) {
+    entry(
+        readings,
+        LineMeasures.WIDTH.key(),
+        line.medianWidthPixels(),
+        Unit.PIXELS,
+        line.standardErrorPixels());
+    if (source != HeadSource.NONE) {
+      entry(
+          readings,
+          LineMeasures.WIDTH.key(),
+          1000 * line.medianWidthPixels() / head,
+          Unit.HEAD_THOUSANDTHS,
+          1000 * line.standardErrorPixels() / head);
+    }
+  }
+
+  private static void reading(ArrayNode readings, Reading reading) {
+    readings
+        .addObject()
+        .put("measure", reading.measure().key())
+        .put("value", reading.value())
+        .put("unit", reading.measure().unit().word())
+        .put("se", reading.standardError())
+        .put("method", reading.method().word());
+  }
+
+  private static void entry(
+      ArrayNode readings, String key, double value, Unit unit, double standardError) {
+    readings
+        .addObject()
+        .put("measure", key)
+        .put("value", value)
+        .put("unit", unit.word())
+        .put("se", standardError)
+        .put("method", Reading.Method.FROM_PIXELS.word());
+  }
+}

@@ -1,0 +1,84 @@
+package penmirror.core.format;
+
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.RuleScore;
+import penmirror.core.scoring.Score;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What {@code score} prints for one redraw. Points 0 to 100, coverage and credits 0 to 1. */
+public final class ScoreJson {
+  private ScoreJson() {}
+
+  public static String write(String file, Score score) {
+    ObjectNode node = Json.object();
+    node.put("file", file);
+    score
+        .overall()
+        .ifPresentOrElse(points -> node.put("overall", points), () -> node.putNull("overall"));
+    score
+        .interval()
+        .ifPresentOrElse(
+            interval -> node.put("low", interval.low()).put("high", interval.high()),
+            () -> node.putNull("low").putNull("high"));
+    node.put("coverage", score.coverage());
+    score
+        .own()
+        .ifPresentOrElse(
+            own ->
+                node.putObject("own")
+                    .put("low", own.low())
+                    .put("median", own.median())
+                    .put("high", own.high()),
+            () -> node.putNull("own"));
+    ObjectNode groups = node.putObject("groups");
+    for (MeasureGroup group : MeasureGroup.values()) {
+      Double points = score.groups().get(group);
+      if (points == null) {
+        groups.putNull(group.word());
+      } else {
+        groups.put(group.word(), points);
+      }
+    }
+    ArrayNode measures = node.putArray("measures");
+    score.rules().forEach(rule -> write(measures.addObject(), rule));
+    ArrayNode fixes = node.putArray("fixes");
+    score.fixes().forEach(fix -> write(fixes.addObject(), fix));
+    return Json.line(node);
+  }
+
+  private static void write(ObjectNode node, RuleScore score) {
+    node.put("measure", score.rule().measure().key());
+    score
+        .reading()
+        .ifPresentOrElse(
+            reading -> node.put("value", reading.value()), () -> node.putNull("value"));
+    node.put("unit", score.rule().measure().unit().word());
+    node.put("centre", score.rule().centre());
+    node.put("tolerance", score.rule().tolerance());
+    node.put("scale", score.rule().measure().scale().word());
+    node.put("bandLow", score.rule().low());
+    node.put("bandHigh", score.rule().high());
+    score.z().ifPresentOrElse(z -> node.put("z", z), () -> node.putNull("z"));
+    score
+        .credit()
+        .ifPresentOrElse(credit -> node.put("credit", credit), () -> node.putNull("credit"));
+    node.put("weight", score.rule().weight());
+  }
+
+  private static void write(ObjectNode node, Fix fix) {
+    node.put("part", fix.part().word());
+    node.put("text", fix.instruction());
+    node.put("why", fix.why());
+    node.put("points", fix.pointsGained());
+    ArrayNode moves = node.putArray("moves");
+    for (Fix.Move move : fix.moves()) {
+      moves
+          .addObject()
+          .put("landmark", move.landmark().key())
+          .put("dx", move.dxPixels())
+          .put("dy", move.dyPixels());
+    }
+  }
+}

@@ -1,0 +1,201 @@
+package penmirror.core.format;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.PaletteColour;
+import penmirror.core.style.Rule;
+import penmirror.core.style.Strength;
+import penmirror.core.style.StyleSheet;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A style sheet file, {@code *.style.json}: the rules with the readings of every work behind them,
+ * not the pictures. Fields and measures this version does not know are kept and written back.
+ */
+public final class StyleFile {
+  private static final String FORMAT = "pen-mirror/style";
+  private static final int VERSION = 1;
+
+  private final ObjectNode document;
+  private final StyleSheet sheet;
+
+  private StyleFile(ObjectNode document, StyleSheet sheet) {
+    this.document = document;
+    this.sheet = sheet;
+  }
+
+  public static StyleFile of(StyleSheet sheet) {
+    ObjectNode document = Json.object();
+    document.put("format", FORMAT).put("version", VERSION);
+    document.put("name", sheet.name());
+    document.putObject("scope").put("view", sheet.view().word());
+    ArrayNode works = document.putArray("works");
+    sheet.works().forEach(work -> write(works.addObject(), work));
+    ArrayNode measures = document.putArray("measures");
+    sheet.rules().forEach(rule -> write(measures.addObject(), rule));
+    ArrayNode palette = document.putArray("palette");
+    for (PaletteColour colour : sheet.palette()) {
+      palette
+          .addObject()
+          .put("hex", colour.hex())
+          .put("share", colour.meanShareOfFigure())
+          .put("works", colour.workCount());
+    }
+    return new StyleFile(document, sheet);
+  }
+
+  /**
+   * @throws FormatException naming the field that does not fit
+   */
+  public static StyleFile parse(String json) throws FormatException {
+    ObjectNode document = Json.parseObject(json);
+    Json.requireFormat(document, FORMAT, VERSION);
+    List<MeasuredWork> works = new ArrayList<>();
+    for (JsonNode work : document.path("works")) {
+      works.add(work(work));
+    }
+    List<Rule> rules = new ArrayList<>();
+    for (JsonNode node : document.path("measures")) {
+      Optional<Rule> rule = rule(node);
+      rule.ifPresent(rules::add);
+    }
+    List<PaletteColour> palette = new ArrayList<>();
+    for (JsonNode node : document.path("palette")) {
+      palette.add(
+          new PaletteColour(
+              colour(node.path("hex").asString("")),
+              Json.requireNumber(node, "share", "the palette"),
+              (int) Json.requireNumber(node, "works", "the palette")));
+    }
+    return new StyleFile(
+        document,
+        new StyleSheet(
+            document.path("name").asString(""),
+            view(document.path("scope").path("view").asString("front")),
+            works,
+            rules,
+            palette));
+  }
+
+  public StyleSheet sheet() {
+    return sheet;
+  }
+
+  public String toJson() {
+    return Json.pretty(document);
+  }
+
+  private static void write(ObjectNode node, MeasuredWork work) {
+    node.put("id", work.id());
+    node.put("title", work.title());
+    node.put("credit", work.credit());
+    node.put("view", work.view().word());
+    ObjectNode readings = node.putObject("readings");
+    work.values().forEach((measure, value) -> readings.put(measure.key(), value));
+    PixelReadingsJson.swatches(node.putArray("swatches"), work.swatches());
+  }
+
+  private static void write(ObjectNode node, Rule rule) {
+    node.put("measure", rule.measure().key());
+    node.put("unit", rule.measure().unit().word());
+    node.put("scale", rule.measure().scale().word());
+    node.put("centre", rule.centre());
+    node.put("low", rule.low());
+    node.put("high", rule.high());
+    node.put("spread", rule.spread());
+    node.put("tolerance", rule.tolerance());
+    node.put("n", rule.readingCount());
+    node.put("strength", rule.strength().word());
+    node.put("weight", rule.weight());
+    node.put("handSet", false);
+  }
+
+  private static MeasuredWork work(JsonNode node) throws FormatException {
+    Map<Measure, Double> values = new LinkedHashMap<>();
+    for (Map.Entry<String, JsonNode> entry : node.path("readings").properties()) {
+      Optional<Measure> measure = MeasureCatalogue.byKey(entry.getKey());
+      if (measure.isPresent()) {
+        double value =
+            Json.requireNumber(node.path("readings"), entry.getKey(), "the readings of a work");
+        values.put(measure.get(), admitted(measure.get(), value));
+      }
+    }
+    return new MeasuredWork(
+        node.path("id").asString(""),
+        node.path("title").asString(""),
+        node.path("credit").asString(""),
+        view(node.path("view").asString("front")),
+        values,
+        PixelReadingsJson.swatches(node.path("swatches")));
+  }
+
+  /** Empty for a measure this version does not know. */
+  private static Optional<Rule> rule(JsonNode node) throws FormatException {
+    Optional<Measure> known = MeasureCatalogue.byKey(node.path("measure").asString(""));
+    if (known.isEmpty()) {
+      return Optional.empty();
+    }
+    Measure measure = known.get();
+    String where = "the rule for " + measure.key();
+    double tolerance = Json.requireNumber(node, "tolerance", where);
+    double weight = Json.requireNumber(node, "weight", where);
+    if (tolerance <= 0 || weight < 0) {
+      throw new FormatException(
+          "Expected a tolerance above 0 and a weight of 0 or more in " + where + ".");
+    }
+    return Optional.of(
+        new Rule(
+            measure,
+            admitted(measure, Json.requireNumber(node, "centre", where)),
+            Json.requireNumber(node, "spread", where),
+            tolerance,
+            (int) Json.requireNumber(node, "n", where),
+            strength(node.path("strength").asString("usually")),
+            weight));
+  }
+
+  private static double admitted(Measure measure, double value) throws FormatException {
+    if (!measure.scale().admits(value)) {
+      throw new FormatException(value + " is outside what " + measure.key() + " can be.");
+    }
+    return value;
+  }
+
+  private static Strength strength(String word) throws FormatException {
+    for (Strength strength : Strength.values()) {
+      if (strength.word().equals(word)) {
+        return strength;
+      }
+    }
+    throw new FormatException(
+        "Strength \"" + word.toLowerCase(Locale.ROOT) + "\" is not always, usually or free.");
+  }
+
+  private static View view(String word) throws FormatException {
+    try {
+      return View.ofWord(word);
+    } catch (IllegalArgumentException e) {
+      throw new FormatException(e.getMessage());
+    }
+  }
+
+  private static OkLab colour(String hex) throws FormatException {
+    try {
+      return OkLab.from(EncodedSrgb.fromHex(hex));
+    } catch (IllegalArgumentException e) {
+      throw new FormatException(e.getMessage());
+    }
+  }
+}

@@ -1,0 +1,297 @@
+package penmirror.core.measure;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.NoReading.Reason;
+
+/**
+ * One thing that is measured: key, unit, formula, where it holds, how tightly it can be held, and
+ * its source. Defined once, in the file of its group, and listed in {@link MeasureCatalogue}.
+ *
+ * <p>Keys are stored with studies: never rename or reuse one. Names and words stand in {@code
+ * wording.properties} under the key.
+ */
+public final class Measure {
+
+  /** Whether readings from different views may be held against each other. */
+  public enum Comparison {
+    /** Heights: turning the head does not change them. */
+    ACROSS_VIEWS,
+    /** Widths: foreshortened when the figure turns. */
+    SAME_VIEW
+  }
+
+  /** Reads the value from marks that all have a place; empty when the points make no sense. */
+  @FunctionalInterface
+  public interface MarksFormula {
+    OptionalDouble value(Marks marks);
+  }
+
+  /** Reads the value from pixels, with the marks for the length of the head. */
+  @FunctionalInterface
+  public interface PixelFormula {
+    MeasureResult read(Measure measure, PixelReadings pixels, Marks marks);
+  }
+
+  /**
+   * One landmark set by hand lies about this far from where it belongs, one standard error, in
+   * heads. An estimate from memory until repeat marking measures it.
+   */
+  public static final double MARKING_ERROR_HEADS = 0.006;
+
+  /** Estimated and proposed landmarks lie about this many times farther off. From memory. */
+  private static final double UNSURE_FACTOR = 2.5;
+
+  private final String key;
+  private final MeasureGroup group;
+  private final Unit unit;
+  private final String formula;
+  private final Scale scale;
+  private final Comparison comparison;
+  private final Set<View> views;
+  private final List<Landmark> needs;
+  private final double floorTolerance;
+  private final double spreadWithinStyle;
+  private final double spreadAmongStyles;
+  private final String source;
+  private final @Nullable MarksFormula marksFormula;
+  private final @Nullable PixelFormula pixelFormula;
+
+  private Measure(Builder builder) {
+    key = builder.key;
+    group = builder.group;
+    unit = builder.unit;
+    formula = builder.formula;
+    scale = builder.scale;
+    comparison = builder.comparison;
+    views = Set.copyOf(builder.views);
+    needs = List.copyOf(builder.needs);
+    floorTolerance = builder.floorTolerance;
+    spreadWithinStyle = builder.spreadWithinStyle;
+    spreadAmongStyles = builder.spreadAmongStyles;
+    source = builder.source;
+    marksFormula = builder.marksFormula;
+    pixelFormula = builder.pixelFormula;
+  }
+
+  public static Builder of(String key, MeasureGroup group, Unit unit) {
+    return new Builder(key, group, unit);
+  }
+
+  /** The reading, or why there is none. */
+  public MeasureResult read(Evidence evidence) {
+    Marks marks = evidence.marks();
+    if (!views.contains(marks.view())) {
+      return NoReading.because(Reason.NOT_IN_THIS_VIEW);
+    }
+    if (pixelFormula != null) {
+      return evidence
+          .pixels()
+          .map(pixels -> pixelFormula.read(this, pixels, marks))
+          .orElse(NoReading.because(Reason.PIXELS_NOT_READ));
+    }
+    List<Landmark> missing = needs.stream().filter(l -> marks.point(l).isEmpty()).toList();
+    if (!missing.isEmpty()) {
+      boolean allHidden = missing.stream().allMatch(marks::isHidden);
+      return new NoReading(allHidden ? Reason.LANDMARKS_HIDDEN : Reason.LANDMARKS_MISSING, missing);
+    }
+    OptionalDouble value = valueOf(marks);
+    if (value.isEmpty()) {
+      return NoReading.because(Reason.POINTS_IMPOSSIBLE);
+    }
+    return new Reading(this, value.getAsDouble(), standardError(marks), Reading.Method.MARKED);
+  }
+
+  /**
+   * The value from marks alone; empty when the points make no sense or this is read from pixels.
+   */
+  public OptionalDouble valueOf(Marks marks) {
+    if (marksFormula == null || needs.stream().anyMatch(l -> marks.point(l).isEmpty())) {
+      return OptionalDouble.empty();
+    }
+    OptionalDouble value = marksFormula.value(marks);
+    return value.isPresent() && scale.admits(value.getAsDouble()) ? value : OptionalDouble.empty();
+  }
+
+  /**
+   * Error of the value that comes of the landmarks' own errors, taken as independent: the square
+   * root of the sum of (slope · error)², slopes by half a pixel's step. 0 without a marked head.
+   */
+  private double standardError(Marks marks) {
+    double headPixels = marks.headFrame().map(frame -> frame.headPixels()).orElse(0.0);
+    double sum = 0;
+    for (Landmark landmark : needs) {
+      Mark mark = marks.landmarks().get(landmark);
+      if (mark == null || mark.point().isEmpty()) {
+        continue;
+      }
+      double error = MARKING_ERROR_HEADS * headPixels;
+      if (mark.state() != Mark.State.PLACED) {
+        error *= UNSURE_FACTOR;
+      }
+      for (Point step : List.of(new Point(0.5, 0), new Point(0, 0.5))) {
+        Point place = mark.point().get();
+        OptionalDouble ahead =
+            valueOf(marks.with(landmark, Mark.at(place.plus(step), mark.state())));
+        OptionalDouble behind =
+            valueOf(marks.with(landmark, Mark.at(place.minus(step), mark.state())));
+        if (ahead.isPresent() && behind.isPresent()) {
+          double slope = ahead.getAsDouble() - behind.getAsDouble();
+          sum += slope * slope * error * error;
+        }
+      }
+    }
+    return Math.sqrt(sum);
+  }
+
+  public String key() {
+    return key;
+  }
+
+  public MeasureGroup group() {
+    return group;
+  }
+
+  public Unit unit() {
+    return unit;
+  }
+
+  /** The formula as text, for the docs and the glossary. */
+  public String formula() {
+    return formula;
+  }
+
+  public Scale scale() {
+    return scale;
+  }
+
+  public Comparison comparison() {
+    return comparison;
+  }
+
+  public Set<View> views() {
+    return views;
+  }
+
+  /** The landmarks it is read from; empty for a measure from pixels. */
+  public List<Landmark> needs() {
+    return needs;
+  }
+
+  public boolean isFromPixels() {
+    return pixelFormula != null;
+  }
+
+  /** The tightest tolerance a rule may have, in the scale of the measure. */
+  public double floorTolerance() {
+    return floorTolerance;
+  }
+
+  /** Usual spread among the works of one illustrator, in the scale of the measure. */
+  public double spreadWithinStyle() {
+    return spreadWithinStyle;
+  }
+
+  /** Usual spread among illustrators, in the scale of the measure. */
+  public double spreadAmongStyles() {
+    return spreadAmongStyles;
+  }
+
+  public String source() {
+    return source;
+  }
+
+  @Override
+  public String toString() {
+    return key;
+  }
+
+  /** Collects what a measure is; {@link #build} refuses a half-defined one. */
+  public static final class Builder {
+    private final String key;
+    private final MeasureGroup group;
+    private final Unit unit;
+    private String formula = "";
+    private Scale scale = Scale.LINEAR;
+    private Comparison comparison = Comparison.ACROSS_VIEWS;
+    private Set<View> views = EnumSet.allOf(View.class);
+    private List<Landmark> needs = List.of();
+    private double floorTolerance;
+    private double spreadWithinStyle;
+    private double spreadAmongStyles;
+    private String source = "";
+    private @Nullable MarksFormula marksFormula;
+    private @Nullable PixelFormula pixelFormula;
+
+    private Builder(String key, MeasureGroup group, Unit unit) {
+      this.key = key;
+      this.group = group;
+      this.unit = unit;
+    }
+
+    public Builder formula(String text, MarksFormula code) {
+      formula = text;
+      marksFormula = code;
+      return this;
+    }
+
+    public Builder fromPixels(String text, PixelFormula code) {
+      formula = text;
+      pixelFormula = code;
+      return this;
+    }
+
+    public Builder needs(Landmark... landmarks) {
+      needs = List.of(landmarks);
+      return this;
+    }
+
+    public Builder comparedBy(Scale newScale, Comparison newComparison) {
+      scale = newScale;
+      comparison = newComparison;
+      return this;
+    }
+
+    public Builder validIn(View first, View... more) {
+      views = EnumSet.of(first, more);
+      return this;
+    }
+
+    /** All three in the scale of the measure. */
+    public Builder spreads(double floor, double withinStyle, double amongStyles) {
+      floorTolerance = floor;
+      spreadWithinStyle = withinStyle;
+      spreadAmongStyles = amongStyles;
+      return this;
+    }
+
+    public Builder source(String text) {
+      source = text;
+      return this;
+    }
+
+    public Measure build() {
+      Function<String, IllegalStateException> refusal =
+          what -> new IllegalStateException("Measure " + key + " has no " + what + ".");
+      if ((marksFormula == null) == (pixelFormula == null)) {
+        throw refusal.apply("single formula");
+      }
+      if (source.isBlank()) {
+        throw refusal.apply("source");
+      }
+      if (!(floorTolerance > 0 && spreadWithinStyle > 0 && spreadAmongStyles > 0)) {
+        throw refusal.apply("spreads");
+      }
+      return new Measure(this);
+    }
+  }
+}

@@ -1,0 +1,50 @@
+package penmirror.core.measure;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.measure.colour.ColourMeasures;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
+
+/** Every measure there is, in the order in which a sheet lists them. */
+public final class MeasureCatalogue {
+  private static final Map<String, Measure> BY_KEY = new LinkedHashMap<>();
+
+  static {
+    List<Measure> all = new ArrayList<>();
+    all.addAll(ProportionMeasures.ALL);
+    all.addAll(FaceMeasures.ALL);
+    all.addAll(LineMeasures.ALL);
+    all.addAll(ShadeMeasures.ALL);
+    all.addAll(ColourMeasures.ALL);
+    for (Measure measure : all) {
+      if (BY_KEY.put(measure.key(), measure) != null) {
+        throw new IllegalStateException("Two measures have the key " + measure.key());
+      }
+    }
+  }
+
+  private MeasureCatalogue() {}
+
+  public static List<Measure> all() {
+    return List.copyOf(BY_KEY.values());
+  }
+
+  public static Optional<Measure> byKey(String key) {
+    return Optional.ofNullable(BY_KEY.get(key));
+  }
+
+  /** Every measure read from one picture, in the catalogue's order. */
+  public static Map<Measure, MeasureResult> readAll(Evidence evidence) {
+    Map<Measure, MeasureResult> results = new LinkedHashMap<>();
+    for (Measure measure : BY_KEY.values()) {
+      results.put(measure, measure.read(evidence));
+    }
+    return results;
+  }
+}

@@ -1,0 +1,35 @@
+package penmirror.core.measure;
+
+/** What a value counts. */
+public enum Unit {
+  HEADS("heads", 2),
+  OF_THE_HEAD("head", 2),
+  OF_THE_HEIGHT("height", 2),
+  CHEEK_WIDTHS("cheek widths", 2),
+  EYE_WIDTHS("eye widths", 2),
+  EYE_DISTANCES("eye distances", 2),
+  DEGREES("degrees", 1),
+  HEAD_THOUSANDTHS("head/1000", 1),
+  FIGURE_THOUSANDTHS("figure/1000", 1),
+  PIXELS("px", 1),
+  LIGHTNESS("lightness", 2),
+  COLOURS("colours", 0);
+
+  private final String word;
+  private final int decimals;
+
+  Unit(String word, int decimals) {
+    this.word = word;
+    this.decimals = decimals;
+  }
+
+  /** The word used in files. */
+  public String word() {
+    return word;
+  }
+
+  /** Decimals worth showing: no more than a steady hand can mark. */
+  public int decimals() {
+    return decimals;
+  }
+}

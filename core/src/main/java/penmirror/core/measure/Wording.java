@@ -1,0 +1,50 @@
+package penmirror.core.measure;
+
+import java.text.MessageFormat;
+import java.util.Locale;
+import java.util.ResourceBundle;
+
+/** The words in which measures are spoken of. Texts stand in {@code wording.properties}. */
+public final class Wording {
+  private static final ResourceBundle TEXTS =
+      ResourceBundle.getBundle("penmirror.core.wording", Locale.ENGLISH);
+
+  private Wording() {}
+
+  public static String name(Measure measure) {
+    return TEXTS.getString("measure." + measure.key() + ".name");
+  }
+
+  /** How a reading off its rule looks, such as "eyes too high". {@code z} in tolerances, signed. */
+  public static String miss(Measure measure, double z) {
+    double size = Math.abs(z);
+    String howMuch =
+        text(size > 3 ? "how.much.far" : size > 1.5 ? "how.much.too" : "how.much.little");
+    return text("measure." + measure.key() + (z < 0 ? ".low" : ".high"), howMuch);
+  }
+
+  /** The unit as it follows a number on a page. */
+  public static String unit(Unit unit) {
+    return TEXTS.getString("unit." + unit.word());
+  }
+
+  /** The value with the decimals of its unit, a true minus, and no thousands separator. */
+  public static String number(Unit unit, double value) {
+    return number(value, unit.decimals());
+  }
+
+  public static String number(double value, int decimals) {
+    String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+    boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
+    return zero ? text.replace("-", "") : text.replace('-', '\u2212');
+  }
+
+  /** A text with its places filled; numbers must be formatted already. */
+  public static String text(String key, Object... arguments) {
+    return new MessageFormat(TEXTS.getString(key), Locale.ENGLISH).format(arguments);
+  }
+
+  public static boolean has(String key) {
+    return TEXTS.containsKey(key);
+  }
+}

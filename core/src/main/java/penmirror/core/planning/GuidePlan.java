@@ -1,0 +1,241 @@
+package penmirror.core.planning;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.Wording;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.style.PaletteColour;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+
+/**
+ * A sheet's rules set out on a canvas: where the lines go, how large the eyes are, how thick the
+ * brush is. All places in pixels of the canvas.
+ *
+ * @param headPixels crown to chin on this canvas
+ * @param crownPixels height of the crown from the upper edge
+ * @param heads figure height in heads; empty when no rule tells it, then the plan is of a head
+ *     alone
+ * @param lines from the top down
+ */
+public record GuidePlan(
+    String styleName,
+    Canvas canvas,
+    double headPixels,
+    double crownPixels,
+    Optional<Double> heads,
+    List<Line> lines,
+    Optional<Eyes> eyes,
+    Optional<Width> mouth,
+    Optional<Width> shoulders,
+    Optional<Width> face,
+    Optional<Brush> brush,
+    List<PaletteColour> swatches) {
+
+  /** Free canvas above the crown, for hair and hats, of the height. */
+  private static final double MARGIN_ABOVE = 0.11;
+
+  /** Free canvas under the ground line, of the height. */
+  private static final double MARGIN_BELOW = 0.07;
+
+  /** A head alone takes this share of the canvas height. */
+  private static final double HEAD_ALONE = 0.5;
+
+  /** A head is never wider than this share of the canvas, so that arms find room. */
+  private static final double WIDEST_HEAD = 0.5;
+
+  /** The drawing surface. */
+  public record Canvas(int widthPixels, int heightPixels) {
+    public static final int LARGEST_SIDE_PIXELS = 20_000;
+    public static final int SMALLEST_SIDE_PIXELS = 100;
+
+    public Canvas {
+      requireSide("width", widthPixels);
+      requireSide("height", heightPixels);
+    }
+
+    private static void requireSide(String name, int pixels) {
+      if (pixels < SMALLEST_SIDE_PIXELS || pixels > LARGEST_SIDE_PIXELS) {
+        throw new IllegalArgumentException(
+            "The canvas "
+                + name
+                + " must be "
+                + SMALLEST_SIDE_PIXELS
+                + " to "
+                + LARGEST_SIDE_PIXELS
+                + " px, got "
+                + pixels
+                + ".");
+      }
+    }
+  }
+
+  /** What a line of the guide marks. */
+  public enum Kind {
+    CROWN,
+    EYES,
+    NOSE,
+    MOUTH,
+    CHIN,
+    SHOULDERS,
+    CROTCH,
+    GROUND
+  }
+
+  /**
+   * One level line.
+   *
+   * @param yPixels from the upper edge
+   * @param abovePixels how much higher it may lie
+   * @param belowPixels how much lower it may lie
+   * @param heads below the crown
+   */
+  public record Line(
+      Kind kind,
+      String name,
+      double yPixels,
+      double abovePixels,
+      double belowPixels,
+      double heads) {}
+
+  /**
+   * Both eye openings, level, even about the axis.
+   *
+   * @param gapPixels between the inner corners
+   * @param tiltDegrees outer corner up positive
+   */
+  public record Eyes(double widthPixels, double gapPixels, double tiltDegrees) {}
+
+  /** A width with its band. */
+  public record Width(double pixels, double lowPixels, double highPixels) {}
+
+  /** Line weight on this canvas. */
+  public record Brush(double pixels, double thinnestPixels, double thickestPixels) {}
+
+  public static GuidePlan of(StyleSheet sheet, Canvas canvas) {
+    return new Builder(sheet, canvas).build();
+  }
+
+  private static final class Builder {
+    private final StyleSheet sheet;
+    private final Canvas canvas;
+    private final Optional<Double> heads;
+    private final double head;
+    private final double crown;
+
+    Builder(StyleSheet sheet, Canvas canvas) {
+      this.sheet = sheet;
+      this.canvas = canvas;
+      heads = sheet.rule(ProportionMeasures.STATURE).map(Rule::centre);
+      double room = canvas.heightPixels() * (1 - MARGIN_ABOVE - MARGIN_BELOW);
+      double wanted = heads.map(h -> room / h).orElse(HEAD_ALONE * canvas.heightPixels());
+      head = Math.min(wanted, WIDEST_HEAD * canvas.widthPixels());
+      crown =
+          heads
+              .map(h -> canvas.heightPixels() * (1 - MARGIN_BELOW) - h * head)
+              .orElse((canvas.heightPixels() - head) / 2);
+    }
+
+    GuidePlan build() {
+      Optional<Double> faceWidth = centre(ProportionMeasures.HEAD_ASPECT).map(a -> a * head);
+      Optional<Eyes> eyes = faceWidth.flatMap(this::eyes);
+      return new GuidePlan(
+          sheet.name(),
+          canvas,
+          head,
+          crown,
+          heads,
+          lines(),
+          eyes,
+          eyes.flatMap(e -> width(FaceMeasures.MOUTH_WIDTH, e.gapPixels() + e.widthPixels())),
+          width(ProportionMeasures.SHOULDERS, head),
+          width(ProportionMeasures.HEAD_ASPECT, head),
+          sheet.rule(LineMeasures.WIDTH).map(this::brush),
+          sheet.palette());
+    }
+
+    private List<Line> lines() {
+      List<Line> lines = new ArrayList<>();
+      lines.add(new Line(Kind.CROWN, Wording.text("guide.crown"), crown, 0, 0, 0));
+      lines.add(new Line(Kind.CHIN, Wording.text("guide.chin"), crown + head, 0, 0, 1));
+      headLine(Kind.EYES, FaceMeasures.EYE_LINE).ifPresent(lines::add);
+      headLine(Kind.NOSE, FaceMeasures.NOSE_BASE_HEIGHT).ifPresent(lines::add);
+      headLine(Kind.MOUTH, FaceMeasures.MOUTH_LINE).ifPresent(lines::add);
+      headLine(Kind.SHOULDERS, ProportionMeasures.SHOULDER_DROP).ifPresent(lines::add);
+      Optional<Rule> stature = sheet.rule(ProportionMeasures.STATURE);
+      stature.ifPresent(rule -> lines.add(line(Kind.GROUND, Wording.text("guide.ground"), rule)));
+      if (stature.isPresent()) {
+        double height = stature.get().centre();
+        sheet
+            .rule(ProportionMeasures.LEGS)
+            .ifPresent(
+                rule ->
+                    lines.add(
+                        line(
+                            Kind.CROTCH,
+                            Wording.text("guide.crotch"),
+                            height * (1 - rule.centre()),
+                            height * (1 - rule.high()),
+                            height * (1 - rule.low()))));
+      }
+      lines.sort(Comparator.comparingDouble(Line::yPixels));
+      return lines;
+    }
+
+    private Optional<Line> headLine(Kind kind, Measure measure) {
+      return sheet.rule(measure).map(rule -> line(kind, Wording.name(measure), rule));
+    }
+
+    private Line line(Kind kind, String name, Rule rule) {
+      return line(kind, name, rule.centre(), rule.low(), rule.high());
+    }
+
+    /** All three counted in heads below the crown. */
+    private Line line(Kind kind, String name, double centre, double highest, double lowest) {
+      return new Line(
+          kind,
+          name,
+          crown + centre * head,
+          (centre - highest) * head,
+          (lowest - centre) * head,
+          centre);
+    }
+
+    private Optional<Eyes> eyes(double faceWidth) {
+      Optional<Double> width = centre(FaceMeasures.EYE_WIDTH).map(w -> w * faceWidth);
+      Optional<Double> spacing = centre(FaceMeasures.EYE_SPACING);
+      if (width.isEmpty() || spacing.isEmpty()) {
+        return Optional.empty();
+      }
+      return Optional.of(
+          new Eyes(
+              width.get(), spacing.get() * width.get(), centre(FaceMeasures.EYE_TILT).orElse(0.0)));
+    }
+
+    private Optional<Width> width(Measure measure, double unitPixels) {
+      return sheet
+          .rule(measure)
+          .map(
+              rule ->
+                  new Width(
+                      rule.centre() * unitPixels,
+                      rule.low() * unitPixels,
+                      rule.high() * unitPixels));
+    }
+
+    private Brush brush(Rule rule) {
+      double perThousandth = head / 1000;
+      return new Brush(
+          rule.centre() * perThousandth, rule.low() * perThousandth, rule.high() * perThousandth);
+    }
+
+    private Optional<Double> centre(Measure measure) {
+      return sheet.rule(measure).map(Rule::centre);
+    }
+  }
+}

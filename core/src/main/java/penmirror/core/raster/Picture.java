@@ -1,0 +1,113 @@
+package penmirror.core.raster;
+
+import java.awt.image.BufferedImage;
+
+/**
+ * A decoded picture, upright, 8 bits a channel, encoded sRGB. Immutable once made.
+ *
+ * <p>Transparent pixels are laid on white, since a drawing is read as ink on paper.
+ */
+public final class Picture {
+  private final int widthPixels;
+  private final int heightPixels;
+  private final int[] rgb;
+
+  /**
+   * @param rgb row-major 0xRRGGBB, one per pixel; taken over, not copied
+   */
+  Picture(int widthPixels, int heightPixels, int[] rgb) {
+    if (widthPixels <= 0 || heightPixels <= 0 || rgb.length != widthPixels * heightPixels) {
+      throw new IllegalArgumentException(
+          "A picture of " + widthPixels + " x " + heightPixels + " got " + rgb.length + " pixels");
+    }
+    this.widthPixels = widthPixels;
+    this.heightPixels = heightPixels;
+    this.rgb = rgb;
+  }
+
+  public static Picture from(BufferedImage image) {
+    int width = image.getWidth();
+    int height = image.getHeight();
+    int[] rgb = Pixels.of(image);
+    for (int i = 0; i < rgb.length; i++) {
+      rgb[i] = onWhite(rgb[i]);
+    }
+    return new Picture(width, height, rgb);
+  }
+
+  public int widthPixels() {
+    return widthPixels;
+  }
+
+  public int heightPixels() {
+    return heightPixels;
+  }
+
+  public int pixelCount() {
+    return rgb.length;
+  }
+
+  /** 0xRRGGBB at a row-major index. */
+  public int rgb(int index) {
+    return rgb[index];
+  }
+
+  /**
+   * Every pixel is the mean of a block of {@code factor} × {@code factor} of these, taken on the
+   * encoded values; blocks cut by the right or lower edge are means of what is there.
+   */
+  public Picture shrunk(int factor) {
+    if (factor == 1) {
+      return this;
+    }
+    int width = (widthPixels + factor - 1) / factor;
+    int height = (heightPixels + factor - 1) / factor;
+    int[] small = new int[width * height];
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        small[y * width + x] = blockMean(x * factor, y * factor, factor);
+      }
+    }
+    return new Picture(width, height, small);
+  }
+
+  public BufferedImage toImage() {
+    BufferedImage image = new BufferedImage(widthPixels, heightPixels, BufferedImage.TYPE_INT_RGB);
+    image.setRGB(0, 0, widthPixels, heightPixels, rgb, 0, widthPixels);
+    return image;
+  }
+
+  private int blockMean(int left, int top, int factor) {
+    int right = Math.min(widthPixels, left + factor);
+    int bottom = Math.min(heightPixels, top + factor);
+    int red = 0;
+    int green = 0;
+    int blue = 0;
+    for (int y = top; y < bottom; y++) {
+      for (int x = left; x < right; x++) {
+        int colour = rgb[y * widthPixels + x];
+        red += (colour >> 16) & 255;
+        green += (colour >> 8) & 255;
+        blue += colour & 255;
+      }
+    }
+    int count = (right - left) * (bottom - top);
+    int half = count / 2;
+    return ((red + half) / count) << 16 | ((green + half) / count) << 8 | ((blue + half) / count);
+  }
+
+  private static int onWhite(int argb) {
+    int alpha = argb >>> 24;
+    if (alpha == 255) {
+      return argb & 0xFFFFFF;
+    }
+    int red = blend((argb >> 16) & 255, alpha);
+    int green = blend((argb >> 8) & 255, alpha);
+    int blue = blend(argb & 255, alpha);
+    return red << 16 | green << 8 | blue;
+  }
+
+  private static int blend(int channel, int alpha) {
+    return (channel * alpha + 255 * (255 - alpha) + 127) / 255;
+  }
+}

@@ -1,0 +1,25 @@
+package penmirror.core.raster;
+
+/** A file that cannot be used as a picture. The message says why and what to do, in plain words. */
+public final class UnusablePictureException extends Exception {
+  /** Why; screens in another language key their text by it. */
+  public enum Reason {
+    EMPTY,
+    TOO_MANY_BYTES,
+    NOT_A_PICTURE,
+    TOO_MANY_PIXELS,
+    TRUNCATED,
+    UNREADABLE
+  }
+
+  private final Reason reason;
+
+  public UnusablePictureException(Reason reason, String message) {
+    super(message);
+    this.reason = reason;
+  }
+
+  public Reason reason() {
+    return reason;
+  }
+}

@@ -1,0 +1,11 @@
+/**
+ * Decoded pictures and the plane operations that measuring needs.
+ *
+ * <p>Planes are final classes around a row-major array, never records. Start at {@link
+ * penmirror.core.raster.PictureReader} for files and {@link penmirror.core.raster.Picture} for
+ * pixels.
+ */
+@NullMarked
+package penmirror.core.raster;
+
+import org.jspecify.annotations.NullMarked;

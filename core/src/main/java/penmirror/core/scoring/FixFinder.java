@@ -1,0 +1,256 @@
+package penmirror.core.scoring;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.Reading;
+import penmirror.core.measure.Wording;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.line.LineReadings;
+import penmirror.core.scoring.Adjustment.Amount;
+import penmirror.core.scoring.Fix.Move;
+import penmirror.core.scoring.Fix.Part;
+import penmirror.core.style.Rule;
+
+/**
+ * Turns misses into moves: for every part with a rule outside its band, the plain moves that bring
+ * its measures to their centres, joined into one fix; what it wins is found by scoring the
+ * corrected readings again.
+ */
+final class FixFinder {
+  private final Scorer scorer;
+  private final Evidence redraw;
+  private final List<RuleScore> scores;
+  private final double points;
+  private final double headPixels;
+
+  FixFinder(Scorer scorer, Evidence redraw, List<RuleScore> scores) {
+    this.scorer = scorer;
+    this.redraw = redraw;
+    this.scores = scores;
+    points = points(redraw).orElse(0.0);
+    headPixels = redraw.marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
+  }
+
+  /** Best gain first. Fixes that win nothing are left out. */
+  List<Fix> fixes() {
+    List<Fix> fixes = new ArrayList<>();
+    for (Part part : Part.values()) {
+      markedFix(part).ifPresent(fixes::add);
+    }
+    for (RuleScore score : scores) {
+      if (score.rule().measure().isFromPixels()) {
+        pixelFix(score).ifPresent(fixes::add);
+      }
+    }
+    fixes.removeIf(fix -> fix.pointsGained() <= 0);
+    fixes.sort(Comparator.comparingDouble(fix -> -fix.pointsGained()));
+    return fixes;
+  }
+
+  /** One move on the way: what was done and what it mends. */
+  private record Step(Adjustment adjustment, double amount, double edgeAmount, RuleScore score) {}
+
+  private Optional<Fix> markedFix(Part part) {
+    Marks marks = redraw.marks();
+    List<Step> steps = new ArrayList<>();
+    for (Adjustment adjustment : Adjustment.values()) {
+      if (adjustment.part() != part) {
+        continue;
+      }
+      Optional<Step> step = step(adjustment, marks);
+      if (step.isPresent()) {
+        marks = adjustment.apply(marks, step.get().amount());
+        steps.add(step.get());
+      }
+    }
+    if (steps.isEmpty()) {
+      return Optional.empty();
+    }
+    double gained = points(redraw.withMarks(marks)).orElse(points) - points;
+    return Optional.of(fix(part, steps, gained, moves(redraw.marks(), marks)));
+  }
+
+  private Optional<Step> step(Adjustment adjustment, Marks marks) {
+    Optional<RuleScore> found =
+        scores.stream()
+            .filter(score -> score.rule().measure() == adjustment.measure())
+            .filter(score -> score.rule().isScored() && score.reading().isPresent())
+            .findFirst();
+    OptionalDouble value = adjustment.measure().valueOf(marks);
+    if (found.isEmpty() || value.isEmpty()) {
+      return Optional.empty();
+    }
+    Rule rule = found.get().rule();
+    double z = rule.z(value.getAsDouble());
+    if (Math.abs(z) <= 1) {
+      return Optional.empty();
+    }
+    double centre = adjustment.measure().scale().toScale(rule.centre());
+    OptionalDouble amount = adjustment.amountFor(marks, centre);
+    OptionalDouble edge = adjustment.amountFor(marks, centre + Math.signum(z) * rule.tolerance());
+    if (amount.isEmpty() || edge.isEmpty()) {
+      return Optional.empty();
+    }
+    double farthest =
+        moves(marks, adjustment.apply(marks, amount.getAsDouble())).stream()
+            .mapToDouble(move -> Math.hypot(move.dxPixels(), move.dyPixels()))
+            .max()
+            .orElse(0);
+    // No difference smaller than the marking error counts.
+    return farthest < Measure.MARKING_ERROR_HEADS * headPixels
+        ? Optional.empty()
+        : Optional.of(new Step(adjustment, amount.getAsDouble(), edge.getAsDouble(), found.get()));
+  }
+
+  private Fix fix(Part part, List<Step> steps, double gained, List<Move> moves) {
+    List<String> phrases = steps.stream().map(FixFinder::phrase).toList();
+    List<Step> worstFirst =
+        steps.stream()
+            .sorted(
+                Comparator.comparingDouble((Step step) -> -Math.abs(step.score().z().orElse(0.0))))
+            .toList();
+    RuleScore worst = worstFirst.get(0).score();
+    String why = why(worst);
+    if (steps.size() == 1) {
+      why +=
+          "; "
+              + Wording.text(
+                  "fix.edge",
+                  spoken(steps.get(0).adjustment().amount(), steps.get(0).edgeAmount()));
+    }
+    return new Fix(
+        part,
+        sentence(phrases),
+        why,
+        Wording.miss(worst.rule().measure(), worst.z().orElse(0.0)),
+        gained,
+        moves,
+        worstFirst.stream().map(step -> step.score().rule()).toList());
+  }
+
+  private static String phrase(Step step) {
+    String direction = step.amount() > 0 ? ".more" : ".less";
+    Amount kind = step.adjustment().amount();
+    return Wording.text(
+        "fix." + step.adjustment().measure().key() + direction, bare(kind, step.amount()));
+  }
+
+  private static String spoken(Amount kind, double amount) {
+    String unit =
+        switch (kind) {
+          case PIXELS -> " px";
+          case DEGREES -> "°";
+          case FACTOR -> " ×";
+        };
+    return bare(kind, amount) + unit;
+  }
+
+  private static String bare(Amount kind, double amount) {
+    return switch (kind) {
+      case PIXELS -> Wording.number(Math.abs(amount), Math.abs(amount) < 3 ? 1 : 0);
+      case DEGREES -> Wording.number(Math.abs(amount), 1);
+      case FACTOR -> Wording.number(Math.exp(amount), 2);
+    };
+  }
+
+  private static String sentence(List<String> phrases) {
+    String joined = String.join(", ", phrases);
+    return Character.toUpperCase(joined.charAt(0)) + joined.substring(1);
+  }
+
+  private static String why(RuleScore score) {
+    Rule rule = score.rule();
+    Measure measure = rule.measure();
+    return score
+        .reading()
+        .map(
+            reading ->
+                Wording.text(
+                    "fix.why",
+                    Wording.name(measure),
+                    Wording.number(measure.unit(), reading.value()),
+                    Wording.unit(measure.unit()),
+                    Wording.number(measure.unit(), rule.low()),
+                    Wording.number(measure.unit(), rule.high())))
+        .orElse(Wording.name(measure));
+  }
+
+  private Optional<Fix> pixelFix(RuleScore score) {
+    Rule rule = score.rule();
+    Optional<Reading> reading = score.reading();
+    if (!rule.isScored() || reading.isEmpty() || !score.misses()) {
+      return Optional.empty();
+    }
+    Measure measure = rule.measure();
+    Map<Measure, MeasureResult> corrected = MeasureCatalogue.readAll(redraw);
+    corrected.put(measure, new Reading(measure, rule.centre(), 0, Reading.Method.FROM_PIXELS));
+    double gained = scorer.overall(redraw.marks().view(), corrected).orElse(points) - points;
+    double z = score.z().orElse(0.0);
+    String text =
+        Wording.text(
+            "fix." + measure.key() + (z < 0 ? ".more" : ".less"), target(rule, reading.get()));
+    return Optional.of(
+        new Fix(
+            part(measure),
+            sentence(List.of(text)),
+            why(score),
+            Wording.miss(measure, z),
+            gained,
+            List.of(),
+            List.of(rule)));
+  }
+
+  /** The rule's centre as a hand needs it: a line's weight in pixels of this canvas. */
+  private String target(Rule rule, Reading reading) {
+    Measure measure = rule.measure();
+    if (measure.group() == LineMeasures.WIDTH.group() && measure != LineMeasures.DARKNESS) {
+      double nowPixels =
+          redraw
+              .pixels()
+              .flatMap(PixelReadings::line)
+              .map(LineReadings::medianWidthPixels)
+              .orElse(0.0);
+      return Wording.number(nowPixels * rule.centre() / reading.value(), 1);
+    }
+    return Wording.number(measure.unit(), rule.centre());
+  }
+
+  private static Part part(Measure measure) {
+    return switch (measure.group()) {
+      case LINE -> Part.LINE;
+      case COLOUR -> Part.COLOURS;
+      default -> Part.VALUES;
+    };
+  }
+
+  private Optional<Double> points(Evidence evidence) {
+    return scorer.overall(evidence.marks().view(), MeasureCatalogue.readAll(evidence));
+  }
+
+  private static List<Move> moves(Marks before, Marks after) {
+    List<Move> moves = new ArrayList<>();
+    for (Map.Entry<Landmark, Mark> entry : before.landmarks().entrySet()) {
+      Optional<Point> from = entry.getValue().point();
+      Optional<Point> to = after.point(entry.getKey());
+      if (from.isPresent() && to.isPresent() && !from.equals(to)) {
+        Point step = to.get().minus(from.get());
+        moves.add(new Move(entry.getKey(), step.x(), step.y()));
+      }
+    }
+    return moves;
+  }
+}

@@ -1,0 +1,54 @@
+package penmirror.core.scoring;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.measure.MeasureGroup;
+
+/**
+ * How close a redraw comes to a style. All scores in points, 0 to 100, higher is closer.
+ *
+ * @param overall weighted mean of the credits; empty when nothing was measured
+ * @param interval middle 90 % over resampled works and marks; empty when nothing was measured
+ * @param coverage weight of what could be measured over the weight of all rules in scope, [0, 1]
+ * @param own what the illustrator's own works reach against each other; empty under two works
+ * @param groups weighted mean of the credits in each group that has a measured rule
+ * @param rules every rule in scope with its reading, in the catalogue's order
+ * @param fixes what to change, best gain first
+ */
+public record Score(
+    Optional<Double> overall,
+    Optional<Interval> interval,
+    double coverage,
+    Optional<OwnRange> own,
+    Map<MeasureGroup, Double> groups,
+    List<RuleScore> rules,
+    List<Fix> fixes) {
+
+  /** Points from low to high. */
+  public record Interval(double low, double high) {}
+
+  /**
+   * The illustrator's own works, each scored by rules made from the others.
+   *
+   * @param deviation standard deviation of those scores
+   */
+  public record OwnRange(double low, double median, double high, double deviation) {
+
+    /** From here on a redraw belongs with the works: two deviations under their median. */
+    public double belongsFrom() {
+      return median - 2 * Math.max(4, deviation);
+    }
+  }
+
+  public Score {
+    groups = Map.copyOf(groups);
+    rules = List.copyOf(rules);
+    fixes = List.copyOf(fixes);
+  }
+
+  /** Whether the redraw reaches what the illustrator's own works reach; empty when unknown. */
+  public Optional<Boolean> belongs() {
+    return overall.flatMap(points -> own.map(range -> points >= range.belongsFrom()));
+  }
+}

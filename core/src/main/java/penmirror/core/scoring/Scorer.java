@@ -1,0 +1,204 @@
+package penmirror.core.scoring;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.Measure.Comparison;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.Reading;
+import penmirror.core.scoring.Score.Interval;
+import penmirror.core.scoring.Score.OwnRange;
+import penmirror.core.statistics.Sample;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+
+/**
+ * Holds a redraw against a sheet.
+ *
+ * <p>The overall score is 100 · Σ w·credit / Σ w over the rules that could be measured. A reading
+ * inside its band has credit 1, one further tolerance halves it. A rule that cannot be measured (a
+ * hidden hand, another view) is left out and lowers the coverage; a thing that is measured and not
+ * there at all (no line in a style of lines) has credit 0.
+ */
+public final class Scorer {
+  /** Resampled scores behind the interval. More makes it steadier, not narrower. */
+  private static final int DRAWS = 200;
+
+  private static final long SEED = 20;
+
+  private final StyleSheet sheet;
+
+  public Scorer(StyleSheet sheet) {
+    this.sheet = sheet;
+  }
+
+  /** 1 up to one tolerance, then 2^−(z−1)²; {@code z} of either sign. */
+  public static double credit(double z) {
+    double beyond = Math.abs(z) - 1;
+    return beyond <= 0 ? 1 : Math.pow(2, -beyond * beyond);
+  }
+
+  /** The whole score, with interval, own range and fixes. */
+  public Score score(Evidence redraw) {
+    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw);
+    View view = redraw.marks().view();
+    List<RuleScore> rules = ruleScores(sheet, view, results);
+    Optional<Double> overall = overall(rules);
+    return new Score(
+        overall,
+        overall.map(points -> interval(view, results)),
+        coverage(rules),
+        ownRange(),
+        groups(rules),
+        rules,
+        overall.isPresent() ? new FixFinder(this, redraw, rules).fixes() : List.of());
+  }
+
+  /** Overall points alone, for readings that were changed by hand; empty when nothing counts. */
+  Optional<Double> overall(View view, Map<Measure, MeasureResult> results) {
+    return overall(ruleScores(sheet, view, results));
+  }
+
+  private static List<RuleScore> ruleScores(
+      StyleSheet sheet, View view, Map<Measure, MeasureResult> results) {
+    List<RuleScore> scores = new ArrayList<>();
+    for (Rule rule : sheet.rules()) {
+      Measure measure = rule.measure();
+      boolean inScope =
+          measure.views().contains(view)
+              && (measure.comparison() == Comparison.ACROSS_VIEWS || view == sheet.view());
+      if (inScope) {
+        scores.add(ruleScore(rule, results.get(measure)));
+      }
+    }
+    return scores;
+  }
+
+  private static RuleScore ruleScore(Rule rule, MeasureResult result) {
+    return result.fold(
+        reading -> {
+          double z = rule.z(reading.value());
+          return new RuleScore(rule, result, Optional.of(z), Optional.of(credit(z)));
+        },
+        none ->
+            new RuleScore(
+                rule,
+                result,
+                Optional.empty(),
+                none.reason() == Reason.NO_LINES ? Optional.of(0.0) : Optional.empty()));
+  }
+
+  private static Optional<Double> overall(List<RuleScore> rules) {
+    double weight = 0;
+    double sum = 0;
+    for (RuleScore score : rules) {
+      if (score.credit().isPresent()) {
+        weight += score.rule().weight();
+        sum += score.rule().weight() * score.credit().get();
+      }
+    }
+    return weight == 0 ? Optional.empty() : Optional.of(100 * sum / weight);
+  }
+
+  private static double coverage(List<RuleScore> rules) {
+    double all = rules.stream().mapToDouble(score -> score.rule().weight()).sum();
+    double measured =
+        rules.stream()
+            .filter(score -> score.credit().isPresent())
+            .mapToDouble(score -> score.rule().weight())
+            .sum();
+    return all == 0 ? 0 : measured / all;
+  }
+
+  private static Map<MeasureGroup, Double> groups(List<RuleScore> rules) {
+    Map<MeasureGroup, Double> groups = new EnumMap<>(MeasureGroup.class);
+    for (MeasureGroup group : MeasureGroup.values()) {
+      overall(rules.stream().filter(score -> score.rule().measure().group() == group).toList())
+          .ifPresent(points -> groups.put(group, points));
+    }
+    return groups;
+  }
+
+  /** Each work scored by rules made from the others. */
+  private Optional<OwnRange> ownRange() {
+    List<MeasuredWork> works = sheet.works();
+    if (works.size() < 2) {
+      return Optional.empty();
+    }
+    List<Double> points = new ArrayList<>();
+    for (MeasuredWork work : works) {
+      List<MeasuredWork> others = works.stream().filter(other -> other != work).toList();
+      StyleSheet rest = StyleSheet.of(sheet.name(), sheet.view(), others);
+      overall(ruleScores(rest, work.view(), results(work))).ifPresent(points::add);
+    }
+    if (points.size() < 2) {
+      return Optional.empty();
+    }
+    Sample sample = Sample.of(points.stream().mapToDouble(p -> p).toArray());
+    return Optional.of(
+        new OwnRange(
+            sample.quantile(0), sample.median(), sample.quantile(1), sample.standardDeviation()));
+  }
+
+  private static Map<Measure, MeasureResult> results(MeasuredWork work) {
+    Map<Measure, MeasureResult> results =
+        MeasureCatalogue.readAll(
+            new Evidence(penmirror.core.figure.Marks.none(work.view()), Optional.empty()));
+    work.values()
+        .forEach(
+            (measure, value) ->
+                results.put(
+                    measure,
+                    new Reading(
+                        measure,
+                        value,
+                        0,
+                        measure.isFromPixels()
+                            ? Reading.Method.FROM_PIXELS
+                            : Reading.Method.MARKED)));
+    return results;
+  }
+
+  /** Works drawn anew with replacement, readings shaken by their own error. Seeded. */
+  private Interval interval(View view, Map<Measure, MeasureResult> results) {
+    Random random = new Random(SEED);
+    List<Double> points = new ArrayList<>();
+    int n = sheet.works().size();
+    for (int draw = 0; draw < DRAWS; draw++) {
+      List<MeasuredWork> works = new ArrayList<>();
+      for (int i = 0; i < n; i++) {
+        works.add(sheet.works().get(random.nextInt(n)));
+      }
+      StyleSheet drawn = n == 0 ? sheet : StyleSheet.of(sheet.name(), sheet.view(), works);
+      Map<Measure, MeasureResult> shaken = new java.util.LinkedHashMap<>(results);
+      for (Map.Entry<Measure, MeasureResult> entry : shaken.entrySet()) {
+        double noise = random.nextGaussian();
+        entry.setValue(entry.getValue().fold(reading -> shaken(reading, noise), none -> none));
+      }
+      overall(ruleScores(drawn, view, shaken)).ifPresent(points::add);
+    }
+    if (points.isEmpty()) {
+      double only = overall(view, results).orElseThrow();
+      return new Interval(only, only);
+    }
+    Sample sample = Sample.of(points.stream().mapToDouble(p -> p).toArray());
+    return new Interval(sample.quantile(0.05), sample.quantile(0.95));
+  }
+
+  private static MeasureResult shaken(Reading reading, double noise) {
+    double value = reading.value() + noise * reading.standardError();
+    return reading.measure().scale().admits(value)
+        ? new Reading(reading.measure(), value, reading.standardError(), reading.method())
+        : reading;
+  }
+}

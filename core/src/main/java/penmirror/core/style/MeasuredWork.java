@@ -1,0 +1,47 @@
+package penmirror.core.style;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import penmirror.core.colour.Swatch;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.PixelReadings;
+
+/**
+ * One picture with what was read from it.
+ *
+ * @param id how the owner knows the work; its number on the wall or its file name
+ * @param values in the unit of each measure; measures without a reading are absent
+ */
+public record MeasuredWork(
+    String id,
+    String title,
+    String credit,
+    View view,
+    Map<Measure, Double> values,
+    List<Swatch> swatches) {
+
+  public MeasuredWork {
+    values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    swatches = List.copyOf(swatches);
+  }
+
+  public static MeasuredWork of(String id, String title, String credit, Evidence evidence) {
+    Map<Measure, Double> values = new LinkedHashMap<>();
+    MeasureCatalogue.readAll(evidence)
+        .forEach(
+            (measure, result) ->
+                result.reading().ifPresent(reading -> values.put(measure, reading.value())));
+    return new MeasuredWork(
+        id,
+        title,
+        credit,
+        evidence.marks().view(),
+        values,
+        evidence.pixels().map(PixelReadings::swatches).orElse(List.of()));
+  }
+}

@@ -1,0 +1,90 @@
+package penmirror.core.style;
+
+import java.util.List;
+import penmirror.core.measure.Measure;
+import penmirror.core.statistics.Sample;
+
+/**
+ * What the works say about one measure.
+ *
+ * @param centre median of the works, in the measure's unit
+ * @param spread robust spread of the works, in the measure's scale
+ * @param tolerance half the band, in the measure's scale, (0, ∞)
+ * @param readingCount works that have a reading, 1 or more
+ * @param weight in the score, 0 or more; 0 is shown and not scored
+ */
+public record Rule(
+    Measure measure,
+    double centre,
+    double spread,
+    double tolerance,
+    int readingCount,
+    Strength strength,
+    double weight) {
+
+  /** A rule that fewer than this share of the works have is not scored. */
+  public static final double LEAST_SHARE = 0.5;
+
+  /** Below this many works the spread is half the range, and the page says so. */
+  public static final int FEW_WORKS = 4;
+
+  /** How much the shipped spread counts against the works' own, in works. */
+  private static final double PRIOR_WORKS = 4;
+
+  /** A rule over the given values, before weights are shared out within groups. */
+  static Rule over(Measure measure, List<Double> values, int worksInScope) {
+    Sample scaled =
+        Sample.of(values.stream().mapToDouble(v -> measure.scale().toScale(v)).toArray());
+    double tolerance = tolerance(measure, scaled);
+    double share = values.size() / (double) worksInScope;
+    Strength strength = Strength.of(tolerance, measure.spreadAmongStyles(), share);
+    double weight =
+        strength == Strength.FREE
+            ? 0
+            : share * Math.log1p(measure.spreadAmongStyles() / tolerance) / Math.log(2);
+    return new Rule(
+        measure,
+        measure.scale().fromScale(scaled.median()),
+        scaled.spread(),
+        tolerance,
+        values.size(),
+        strength,
+        weight);
+  }
+
+  /**
+   * The works' own trimmed deviation, mixed with the spread that works of one illustrator usually
+   * have; never under the floor.
+   */
+  private static double tolerance(Measure measure, Sample scaled) {
+    double own = scaled.trimmedStandardDeviation();
+    double usual = measure.spreadWithinStyle();
+    int n = scaled.size();
+    double mixed =
+        Math.sqrt((PRIOR_WORKS * usual * usual + (n - 1) * own * own) / (PRIOR_WORKS + n - 1));
+    return Math.max(measure.floorTolerance(), mixed);
+  }
+
+  /** Signed distance from the centre in tolerances. */
+  public double z(double value) {
+    return (measure.scale().toScale(value) - measure.scale().toScale(centre)) / tolerance;
+  }
+
+  /** Lower end of the band, in the measure's unit. */
+  public double low() {
+    return measure.scale().fromScale(measure.scale().toScale(centre) - tolerance);
+  }
+
+  /** Upper end of the band, in the measure's unit. */
+  public double high() {
+    return measure.scale().fromScale(measure.scale().toScale(centre) + tolerance);
+  }
+
+  public boolean isScored() {
+    return weight > 0;
+  }
+
+  Rule withWeight(double newWeight) {
+    return new Rule(measure, centre, spread, tolerance, readingCount, strength, newWeight);
+  }
+}

@@ -1,0 +1,158 @@
+package penmirror.core.style;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Swatch;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.Measure.Comparison;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.line.LineMeasures;
+
+/**
+ * The rules of a style over its works, for one view. Heights are ruled over works of every view,
+ * widths only over works of this view.
+ *
+ * @param works every work that was given, in that order
+ * @param rules in the catalogue's order; measures that no work has are absent
+ */
+public record StyleSheet(
+    String name,
+    View view,
+    List<MeasuredWork> works,
+    List<Rule> rules,
+    List<PaletteColour> palette) {
+
+  /** Colours of two works nearer than this in OKLab are one colour of the style. */
+  private static final double SAME_COLOUR = 0.04;
+
+  private static final int LARGEST_PALETTE = 12;
+
+  public StyleSheet {
+    works = List.copyOf(works);
+    rules = List.copyOf(rules);
+    palette = List.copyOf(palette);
+  }
+
+  /** The sheet over any number of works, none included: then it has no rules. */
+  public static StyleSheet of(String name, View view, List<MeasuredWork> works) {
+    return new StyleSheet(name, view, works, rules(view, works), palette(works));
+  }
+
+  public Optional<Rule> rule(Measure measure) {
+    return rules.stream().filter(rule -> rule.measure() == measure).findFirst();
+  }
+
+  /** The works whose reading went into the rule of a measure. */
+  public List<MeasuredWork> worksRuledOn(Measure measure) {
+    return works.stream()
+        .filter(work -> inScope(measure, work, view) && work.values().containsKey(measure))
+        .toList();
+  }
+
+  /** The view most works have; the first of the enum on a tie, front for none. */
+  public static View mostFrequentView(List<MeasuredWork> works) {
+    View best = View.FRONT;
+    long most = 0;
+    for (View candidate : View.values()) {
+      long count = works.stream().filter(work -> work.view() == candidate).count();
+      if (count > most) {
+        most = count;
+        best = candidate;
+      }
+    }
+    return best;
+  }
+
+  private static boolean inScope(Measure measure, MeasuredWork work, View view) {
+    return measure.views().contains(work.view())
+        && (measure.comparison() == Comparison.ACROSS_VIEWS || work.view() == view);
+  }
+
+  private static List<Rule> rules(View view, List<MeasuredWork> works) {
+    List<Rule> rules = new ArrayList<>();
+    for (Measure measure : MeasureCatalogue.all()) {
+      List<MeasuredWork> scope = works.stream().filter(w -> inScope(measure, w, view)).toList();
+      List<Double> values =
+          scope.stream()
+              .filter(work -> work.values().containsKey(measure))
+              .map(work -> work.values().get(measure))
+              .toList();
+      if (!values.isEmpty()) {
+        rules.add(Rule.over(measure, values, scope.size()));
+      }
+    }
+    dropStandIn(rules);
+    return balanced(rules);
+  }
+
+  /** Line weight by figure stands in only where the heads are not marked. */
+  private static void dropStandIn(List<Rule> rules) {
+    boolean byHead =
+        rules.stream().anyMatch(rule -> rule.measure() == LineMeasures.WIDTH && rule.isScored());
+    if (byHead) {
+      rules.removeIf(rule -> rule.measure() == LineMeasures.WIDTH_BY_FIGURE);
+    }
+  }
+
+  /**
+   * Ten like measures count as about three: weights are divided by the root of their group's sum.
+   */
+  private static List<Rule> balanced(List<Rule> rules) {
+    Map<MeasureGroup, Double> sums = new EnumMap<>(MeasureGroup.class);
+    for (Rule rule : rules) {
+      sums.merge(rule.measure().group(), rule.weight(), Double::sum);
+    }
+    return rules.stream()
+        .map(
+            rule ->
+                rule.isScored()
+                    ? rule.withWeight(rule.weight() / Math.sqrt(sums.get(rule.measure().group())))
+                    : rule)
+        .toList();
+  }
+
+  private static List<PaletteColour> palette(List<MeasuredWork> works) {
+    record Found(OkLab colour, List<Double> shares) {}
+    List<Swatch> all =
+        works.stream()
+            .flatMap(work -> work.swatches().stream())
+            .sorted(Comparator.comparingDouble(swatch -> -swatch.shareOfFigure()))
+            .toList();
+    List<Found> found = new ArrayList<>();
+    for (Swatch swatch : all) {
+      if (found.stream().noneMatch(f -> f.colour.distanceTo(swatch.colour()) < SAME_COLOUR)) {
+        found.add(new Found(swatch.colour(), new ArrayList<>()));
+      }
+    }
+    for (MeasuredWork work : works) {
+      for (Found candidate : found) {
+        double share =
+            work.swatches().stream()
+                .filter(s -> s.colour().distanceTo(candidate.colour) < SAME_COLOUR)
+                .mapToDouble(Swatch::shareOfFigure)
+                .sum();
+        if (share > 0) {
+          candidate.shares.add(share);
+        }
+      }
+    }
+    return found.stream()
+        .map(
+            f ->
+                new PaletteColour(
+                    f.colour,
+                    f.shares.stream().mapToDouble(d -> d).average().orElseThrow(),
+                    f.shares.size()))
+        .sorted(
+            Comparator.comparingDouble(colour -> -colour.meanShareOfFigure() * colour.workCount()))
+        .limit(LARGEST_PALETTE)
+        .toList();
+  }
+}

@@ -1,0 +1,56 @@
+package penmirror.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "penmirror.core", importOptions = DoNotIncludeTests.class)
+class CoreArchitectureTest {
+
+  @ArchTest
+  static final ArchRule KNOWS_NO_FRAMEWORK =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "org.springframework..",
+              "java.sql..",
+              "javax.sql..",
+              "org.jooq..",
+              "jakarta.servlet..",
+              "penmirror.web..",
+              "penmirror.commandline..",
+              "penmirror.demoart..");
+
+  @ArchTest
+  static final ArchRule LATER_PACKAGES_USE_EARLIER_ONES =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("ground")
+          .definedBy(
+              "penmirror.core.geometry", "penmirror.core.colour", "penmirror.core.statistics")
+          .layer("picture")
+          .definedBy("penmirror.core.raster", "penmirror.core.figure")
+          .layer("measure")
+          .definedBy("penmirror.core.measure..")
+          .layer("style")
+          .definedBy("penmirror.core.style")
+          .layer("use")
+          .definedBy("penmirror.core.scoring", "penmirror.core.planning")
+          .layer("format")
+          .definedBy("penmirror.core.format")
+          .whereLayer("format")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("use")
+          .mayOnlyBeAccessedByLayers("format")
+          .whereLayer("style")
+          .mayOnlyBeAccessedByLayers("use", "format")
+          .whereLayer("measure")
+          .mayOnlyBeAccessedByLayers("style", "use", "format")
+          .whereLayer("picture")
+          .mayOnlyBeAccessedByLayers("measure", "style", "use", "format");
+}

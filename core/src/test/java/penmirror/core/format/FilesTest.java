@@ -1,0 +1,132 @@
+package penmirror.core.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import penmirror.core.OpenArt;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.scoring.Scorer;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.StyleSheet;
+
+class FilesTest {
+  private static final PixelReadings PIXELS =
+      new PixelReader().read(OpenArt.draw("heads", "openPeeps-00", 400));
+
+  @Test
+  void marksGoThereAndBack() throws FormatException {
+    Marks marks =
+        Canon.realistic().with(Landmark.HAIR_TOP, Mark.hidden()).withView(View.THREE_QUARTER);
+    assertThat(MarksFile.parse(MarksFile.of(marks).toJson()).marks()).isEqualTo(marks);
+  }
+
+  @Test
+  void unknownFieldsOfMarksSurvive() throws FormatException {
+    String json =
+        "{\"format\":\"pen-mirror/marks\",\"version\":1,\"by\":\"me\",\"later\":{\"x\":[1]},"
+            + "\"landmarks\":{\"crown\":{\"x\":1.5,\"y\":2}}}";
+    MarksFile file = MarksFile.parse(json);
+    assertThat(file.marks().view()).isEqualTo(View.FRONT);
+    assertThat(file.toJson()).contains("\"later\"").contains("\"by\" : \"me\"");
+  }
+
+  @Test
+  void marksThatDoNotFitAreRefusedByName() {
+    assertThatThrownBy(() -> MarksFile.parse("[]")).hasMessageContaining("object");
+    assertThatThrownBy(() -> MarksFile.parse("{\"format\":")).hasMessageContaining("JSON");
+    assertThatThrownBy(() -> MarksFile.parse("{\"format\":\"other\"}"))
+        .hasMessageContaining("pen-mirror/marks")
+        .hasMessageContaining("other");
+    assertThatThrownBy(() -> marks("\"version\":9,\"landmarks\":{}"))
+        .hasMessageContaining("newer Pen Mirror");
+    assertThatThrownBy(() -> marks("\"version\":1,\"landmarks\":{\"tail\":{\"x\":1,\"y\":1}}"))
+        .hasMessageContaining("tail");
+    assertThatThrownBy(() -> marks("\"version\":1,\"landmarks\":{\"chin\":{\"x\":\"a\",\"y\":1}}"))
+        .hasMessageContaining("chin")
+        .hasMessageContaining("\"x\"");
+    assertThatThrownBy(() -> marks("\"version\":1,\"view\":\"above\",\"landmarks\":{}"))
+        .hasMessageContaining("above");
+  }
+
+  @Test
+  void pixelReadingsGoThereAndBackExactly() throws FormatException {
+    assertThat(PixelReadingsJson.read(PixelReadingsJson.write(PIXELS))).isEqualTo(PIXELS);
+  }
+
+  @Test
+  void aSheetScoresTheSameAfterItsFile() throws FormatException {
+    StyleSheet sheet = sheet();
+    StyleSheet again = StyleFile.parse(StyleFile.of(sheet).toJson()).sheet();
+    Evidence redraw =
+        new Evidence(
+            Canon.realistic().with(Landmark.NOSE_BASE, Mark.placed(300, 256)), Optional.of(PIXELS));
+    assertThat(again.rules()).isEqualTo(sheet.rules());
+    assertThat(ScoreJson.write("r.png", new Scorer(again).score(redraw)))
+        .isEqualTo(ScoreJson.write("r.png", new Scorer(sheet).score(redraw)))
+        .contains("\"overall\":")
+        .contains("\"z\":");
+  }
+
+  @Test
+  void unknownFieldsOfASheetSurviveAndANewerOneIsRefused() throws FormatException {
+    String json = StyleFile.of(sheet()).toJson().replaceFirst("\\{", "{\"moods\":[\"calm\"],");
+    assertThat(StyleFile.parse(json).toJson()).contains("moods");
+    assertThatThrownBy(() -> StyleFile.parse(json.replace("\"version\" : 1", "\"version\" : 2")))
+        .hasMessageContaining("newer");
+    assertThatThrownBy(
+            () ->
+                StyleFile.parse(
+                    json.replaceFirst("\"tolerance\" : [0-9.E-]+", "\"tolerance\" : 0")))
+        .hasMessageContaining("tolerance");
+  }
+
+  @Test
+  void measurePrintsPixelsAlwaysAndHeadsWhereKnown() {
+    Evidence bare = new Evidence(Marks.none(View.FRONT), Optional.of(PIXELS));
+    String none = MeasureJson.write("a.png", bare, MeasureJson.HeadSource.NONE, 0);
+    assertThat(none)
+        .contains("\"from\":\"none\"")
+        .contains("\"unit\":\"px\"")
+        .doesNotContain("head/1000");
+    assertThat(MeasureJson.write("a.png", bare, MeasureJson.HeadSource.GIVEN, 200))
+        .contains("\"px\":200.0")
+        .contains("head/1000");
+    assertThat(
+            MeasureJson.write(
+                "a.png",
+                new Evidence(Canon.realistic(), Optional.of(PIXELS)),
+                MeasureJson.HeadSource.MARKS,
+                0))
+        .contains("\"measure\":\"stature.heads\",\"value\":7.5");
+  }
+
+  private static MarksFile marks(String fields) throws FormatException {
+    return MarksFile.parse("{\"format\":\"pen-mirror/marks\"," + fields + "}");
+  }
+
+  private static StyleSheet sheet() {
+    return StyleSheet.of(
+        "Someone",
+        View.FRONT,
+        List.of(
+            MeasuredWork.of(
+                "1", "One", "by hand", new Evidence(Canon.realistic(), Optional.of(PIXELS))),
+            MeasuredWork.of(
+                "2",
+                "Two",
+                "by hand",
+                new Evidence(
+                    Canon.realistic().with(Landmark.NOSE_BASE, Mark.placed(300, 244)),
+                    Optional.of(PIXELS)))));
+  }
+}

@@ -1,0 +1,86 @@
+package penmirror.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.lang.reflect.Field;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import penmirror.core.measure.colour.ColourMeasures;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
+
+class MeasureCatalogueTest {
+
+  @Test
+  void everyConstantIsListed() throws IllegalAccessException {
+    List<Measure> constants = new ArrayList<>();
+    for (Class<?> family :
+        List.of(
+            ProportionMeasures.class,
+            FaceMeasures.class,
+            LineMeasures.class,
+            ShadeMeasures.class,
+            ColourMeasures.class)) {
+      for (Field field : family.getFields()) {
+        if (field.getType() == Measure.class) {
+          constants.add((Measure) field.get(null));
+        }
+      }
+    }
+    assertThat(MeasureCatalogue.all()).containsExactlyInAnyOrderElementsOf(constants);
+  }
+
+  @Test
+  void everyMeasureHasItsWordsAndItsUnit() {
+    for (Measure measure : MeasureCatalogue.all()) {
+      assertThat(Wording.name(measure)).isNotBlank();
+      assertThat(Wording.miss(measure, -2)).contains("too").doesNotContain("{");
+      assertThat(Wording.miss(measure, 9)).contains("far too").doesNotContain("{");
+      assertThat(Wording.unit(measure.unit())).isNotBlank();
+      assertThat(Wording.has("fix." + measure.key() + ".more")).as(measure.key()).isTrue();
+      assertThat(Wording.has("fix." + measure.key() + ".less")).as(measure.key()).isTrue();
+      assertThat(measure.formula()).isNotBlank();
+      assertThat(measure.source()).isNotBlank();
+    }
+  }
+
+  /** docs/measures.md lists what the catalogue holds; it may not fall behind. */
+  @Test
+  void theDocsListEveryMeasure() throws IOException {
+    String docs = Files.readString(Path.of("../docs/measures.md"));
+    for (Measure measure : MeasureCatalogue.all()) {
+      assertThat(docs).contains("`" + measure.key() + "`").contains(measure.formula());
+    }
+  }
+
+  @Test
+  void aHalfDefinedMeasureIsRefused() {
+    assertThatThrownBy(
+            () -> Measure.of("half.done", MeasureGroup.FACE, Unit.HEADS).source("x").build())
+        .hasMessageContaining("half.done")
+        .hasMessageContaining("formula");
+  }
+
+  @Test
+  void scalesGoThereAndBack() {
+    for (Scale scale : Scale.values()) {
+      assertThat(scale.fromScale(scale.toScale(0.37)))
+          .isCloseTo(0.37, org.assertj.core.data.Offset.offset(1e-12));
+    }
+    assertThat(Scale.LOG.admits(0)).isFalse();
+    assertThat(Scale.LOG_RATIO.admits(1)).isFalse();
+  }
+
+  @Test
+  void numbersHaveATrueMinusAndNoMinusZero() {
+    assertThat(Wording.number(-1.25, 1)).isEqualTo("\u22121.3");
+    assertThat(Wording.number(-0.001, 2)).isEqualTo("0.00");
+  }
+}

@@ -1,0 +1,102 @@
+package penmirror.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.data.Offset.offset;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
+import penmirror.core.OpenArt;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Swatch;
+import penmirror.core.raster.Picture;
+
+class PixelReaderTest {
+
+  /** Two flat colours on paper: the paper is no colour of the figure, the shares are the areas. */
+  @Test
+  void sharesAreTheAreasDrawn() {
+    Picture picture = twoColours(600);
+    PixelReadings readings = new PixelReader().read(picture);
+    assertThat(readings.figureAreaPixels()).isCloseTo(300L * 400, offset(1500L));
+    assertThat(readings.swatches()).extracting(Swatch::hex).containsExactly("#7C8450", "#E3A93F");
+    assertThat(readings.swatches().get(0).shareOfFigure()).isCloseTo(0.75, offset(0.005));
+    assertThat(readings.coloursThatCarry()).isEqualTo(2);
+  }
+
+  @Test
+  void valueRangeRunsFromTheDarkToTheLightFlat() {
+    PixelReadings readings = new PixelReader().read(twoColours(600));
+    double dark = OkLab.from(EncodedSrgb.fromHex("#7C8450")).lightness();
+    double light = OkLab.from(EncodedSrgb.fromHex("#E3A93F")).lightness();
+    assertThat(readings.values().orElseThrow().extent()).isCloseTo(light - dark, offset(0.005));
+  }
+
+  /** The vector source of these heads names every fill: the largest swatches must be among them. */
+  @Test
+  void openHeadsReadTheFillsOfTheirSource() {
+    PixelReadings readings = new PixelReader().read(OpenArt.draw("heads", "openPeeps-00", 768));
+    assertThat(readings.swatches())
+        .extracting(Swatch::hex)
+        .contains("#694D3D", "#000000", "#FFCF77");
+  }
+
+  @Test
+  void anEmptySheetHasNoFigureNoLineAndNoColour() {
+    BufferedImage image = new BufferedImage(90, 60, BufferedImage.TYPE_INT_RGB);
+    PixelReadings readings = new PixelReader().read(Picture.from(image));
+    assertThat(readings.figureAreaPixels()).isZero();
+    assertThat(readings.line()).isEmpty();
+    assertThat(readings.values()).isEmpty();
+    assertThat(readings.swatches()).isEmpty();
+  }
+
+  @Test
+  void onePixelIsEnoughToSayNothing() {
+    BufferedImage image = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB);
+    assertThat(new PixelReader().read(Picture.from(image)).figureAreaPixels()).isZero();
+  }
+
+  @Test
+  void doubleSizeReadsTheSameColoursAndDoubleLines() {
+    PixelReadings small = new PixelReader().read(OpenArt.draw("heads", "openPeeps-04", 600));
+    PixelReadings large = new PixelReader().read(OpenArt.draw("heads", "openPeeps-04", 1200));
+    assertThat(large.swatches().get(0).hex()).isEqualTo(small.swatches().get(0).hex());
+    assertThat(large.line().orElseThrow().medianWidthPixels())
+        .isCloseTo(2 * small.line().orElseThrow().medianWidthPixels(), offset(1.2));
+  }
+
+  @Test
+  void tellsItsStepsInOrderAndCanBeStopped() {
+    List<PixelReader.Step> steps = new ArrayList<>();
+    new PixelReader().read(twoColours(200), steps::add);
+    assertThat(steps).containsExactly(PixelReader.Step.values());
+    assertThatThrownBy(
+            () ->
+                new PixelReader()
+                    .read(
+                        twoColours(200),
+                        step -> {
+                          throw new CancellationException();
+                        }))
+        .isInstanceOf(CancellationException.class);
+  }
+
+  private static Picture twoColours(int size) {
+    BufferedImage image = new BufferedImage(size, size, BufferedImage.TYPE_INT_RGB);
+    Graphics2D graphics = image.createGraphics();
+    graphics.setColor(new Color(0xF5EDDC));
+    graphics.fillRect(0, 0, size, size);
+    graphics.setColor(new Color(0x7C8450));
+    graphics.fillRect(size / 4, size / 6, size / 2, size * 4 / 6);
+    graphics.setColor(new Color(0xE3A93F));
+    graphics.fillRect(size / 4, size / 6, size / 2, size / 6);
+    return Picture.from(image);
+  }
+}

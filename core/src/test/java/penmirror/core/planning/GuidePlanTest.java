@@ -1,0 +1,124 @@
+package penmirror.core.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.data.Offset.offset;
+
+import java.io.StringReader;
+import java.util.List;
+import java.util.Optional;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.Test;
+import org.w3c.dom.Document;
+import org.xml.sax.InputSource;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.format.GuideSvg;
+import penmirror.core.measure.Evidence;
+import penmirror.core.planning.GuidePlan.Canvas;
+import penmirror.core.planning.GuidePlan.Kind;
+import penmirror.core.planning.GuidePlan.Line;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.StyleSheet;
+
+class GuidePlanTest {
+  private final GuidePlan plan = GuidePlan.of(sheet(Canon.realistic()), new Canvas(2400, 3200));
+
+  /** Reading the guide's own lines back gives the rules they came from. */
+  @Test
+  void theLinesReadBackAsTheRules() {
+    double crown = plan.crownPixels();
+    double head = plan.headPixels();
+    assertThat((line(Kind.GROUND).yPixels() - crown) / head).isCloseTo(7.5, offset(1e-9));
+    assertThat((line(Kind.EYES).yPixels() - crown) / head).isCloseTo(0.5, offset(1e-9));
+    double legs = line(Kind.GROUND).yPixels() - line(Kind.CROTCH).yPixels();
+    assertThat(legs / (line(Kind.GROUND).yPixels() - crown)).isCloseTo(0.5, offset(1e-9));
+    assertThat(plan.eyes().orElseThrow().widthPixels()).isCloseTo(0.2 * 0.75 * head, offset(1e-9));
+    assertThat(plan.eyes().orElseThrow().gapPixels())
+        .isCloseTo(plan.eyes().orElseThrow().widthPixels(), offset(1e-9));
+  }
+
+  @Test
+  void everythingLiesOnTheCanvasFromTheTopDown() {
+    assertThat(plan.lines())
+        .isSortedAccordingTo((a, b) -> Double.compare(a.yPixels(), b.yPixels()));
+    for (Line line : plan.lines()) {
+      assertThat(line.yPixels()).isBetween(0.0, 3200.0);
+      assertThat(line.abovePixels()).isGreaterThanOrEqualTo(0);
+      assertThat(line.belowPixels()).isGreaterThanOrEqualTo(0);
+    }
+  }
+
+  @Test
+  void aHeadAloneFillsHalfTheCanvas() {
+    Marks bust = new Marks(View.FRONT, Canon.realistic().landmarks());
+    bust = without(bust, Landmark.SOLE, Landmark.CROTCH);
+    GuidePlan head = GuidePlan.of(sheet(bust), new Canvas(1000, 1000));
+    assertThat(head.heads()).isEmpty();
+    assertThat(head.headPixels()).isEqualTo(500);
+    assertThat(head.lines()).extracting(Line::kind).doesNotContain(Kind.GROUND, Kind.CROTCH);
+  }
+
+  @Test
+  void aNarrowCanvasMakesTheHeadSmaller() {
+    GuidePlan narrow = GuidePlan.of(sheet(Canon.realistic()), new Canvas(200, 3200));
+    assertThat(narrow.headPixels()).isEqualTo(100);
+  }
+
+  @Test
+  void aCanvasOutOfRangeNamesSideAndRange() {
+    assertThatThrownBy(() -> new Canvas(50, 3200))
+        .hasMessageContaining("width")
+        .hasMessageContaining("100 to 20000")
+        .hasMessageContaining("50");
+  }
+
+  @Test
+  void anEmptySheetStillMakesAGrid() throws Exception {
+    GuidePlan empty = GuidePlan.of(StyleSheet.of("x", View.FRONT, List.of()), new Canvas(800, 800));
+    assertThat(parse(GuideSvg.write(empty)).getElementsByTagName("path").getLength()).isPositive();
+  }
+
+  @Test
+  void theSvgIsAsLargeAsTheCanvasAndHasABandPerRule() throws Exception {
+    Document svg = parse(GuideSvg.write(plan));
+    assertThat(svg.getDocumentElement().getAttribute("width")).isEqualTo("2400");
+    assertThat(svg.getDocumentElement().getAttribute("viewBox")).isEqualTo("0 0 2400 3200");
+    long banded = plan.lines().stream().filter(l -> l.abovePixels() + l.belowPixels() > 0).count();
+    assertThat((long) svg.getElementsByTagName("rect").getLength()).isEqualTo(banded);
+    assertThat(svg.getElementsByTagName("script").getLength()).isZero();
+  }
+
+  @Test
+  void namesAreEscaped() throws Exception {
+    StyleSheet odd = StyleSheet.of("<A & \"B\">", View.FRONT, List.of());
+    Document svg = parse(GuideSvg.write(GuidePlan.of(odd, new Canvas(400, 400))));
+    assertThat(svg.getElementsByTagName("title").item(0).getTextContent()).contains("<A & \"B\">");
+  }
+
+  private static Marks without(Marks marks, Landmark... dropped) {
+    java.util.Map<Landmark, penmirror.core.figure.Mark> kept =
+        new java.util.EnumMap<>(marks.landmarks());
+    List.of(dropped).forEach(kept::remove);
+    return new Marks(marks.view(), kept);
+  }
+
+  private Line line(Kind kind) {
+    return plan.lines().stream().filter(l -> l.kind() == kind).findFirst().orElseThrow();
+  }
+
+  private static Document parse(String svg) throws Exception {
+    return DocumentBuilderFactory.newInstance()
+        .newDocumentBuilder()
+        .parse(new InputSource(new StringReader(svg)));
+  }
+
+  private static StyleSheet sheet(Marks marks) {
+    return StyleSheet.of(
+        "The adult",
+        View.FRONT,
+        List.of(MeasuredWork.of("1", "Work", "", new Evidence(marks, Optional.empty()))));
+  }
+}

@@ -1,0 +1,116 @@
+package penmirror.core.raster;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class MorphologyTest {
+
+  @Test
+  void squareMaximumAgreesWithLookingAtEveryPixel() {
+    Plane plane = noise(37, 53);
+    Plane maximum = Morphology.squareMaximum(plane, 3);
+    for (int y = 0; y < plane.height(); y++) {
+      for (int x = 0; x < plane.width(); x++) {
+        float expected = 0;
+        for (int dy = -3; dy <= 3; dy++) {
+          for (int dx = -3; dx <= 3; dx++) {
+            int nx = Math.max(0, Math.min(plane.width() - 1, x + dx));
+            int ny = Math.max(0, Math.min(plane.height() - 1, y + dy));
+            expected = Math.max(expected, plane.values()[ny * plane.width() + nx]);
+          }
+        }
+        assertThat(maximum.values()[y * plane.width() + x]).isCloseTo(expected, offset(1e-5f));
+      }
+    }
+  }
+
+  @Test
+  void closingNeverDarkensAndDoingItTwiceChangesNothing() {
+    Plane plane = noise(64, 48);
+    Plane once = Morphology.octagonClosing(plane, 5);
+    Plane twice = Morphology.octagonClosing(once, 5);
+    for (int i = 0; i < plane.values().length; i++) {
+      assertThat(once.values()[i]).isGreaterThanOrEqualTo(plane.values()[i] - 1e-5f);
+      int x = i % 64;
+      int y = i / 64;
+      // Nearer to the border the padding of the second run is made from the closed plane.
+      if (x >= 12 && y >= 12 && x < 52 && y < 36) {
+        assertThat(twice.values()[i]).isCloseTo(once.values()[i], offset(1e-5f));
+      }
+    }
+  }
+
+  @Test
+  void closingFillsALineInEveryDirectionAndKeepsABlock() {
+    for (int slope = -1; slope <= 2; slope++) {
+      float[] values = new float[80 * 80];
+      java.util.Arrays.fill(values, 1f);
+      for (int i = 10; i < 70; i++) {
+        for (int t = 0; t < 4; t++) {
+          int x = slope == 2 ? 38 + t : i;
+          int y = slope == 2 ? i : 40 + slope * (i - 40) + t;
+          values[y * 80 + x] = 0;
+        }
+      }
+      Plane closed = Morphology.octagonClosing(new Plane(80, 80, values), 5);
+      assertThat(closed.values()).as("slope %d", slope).containsOnly(1f);
+    }
+    float[] block = new float[80 * 80];
+    java.util.Arrays.fill(block, 1f);
+    for (int y = 20; y < 60; y++) {
+      java.util.Arrays.fill(block, y * 80 + 20, y * 80 + 60, 0f);
+    }
+    assertThat(Morphology.octagonClosing(new Plane(80, 80, block), 5).values()[40 * 80 + 40])
+        .isZero();
+  }
+
+  /** Against the straight distance to the nearest pixel outside, by trying them all. */
+  @Test
+  void chamferDistanceIsWithinTwoPercent() {
+    boolean[] set = new boolean[60 * 60];
+    java.util.Arrays.fill(set, true);
+    int[][] holes = {{5, 7}, {40, 50}, {55, 3}};
+    for (int[] hole : holes) {
+      set[hole[1] * 60 + hole[0]] = false;
+    }
+    float[] distance = Distance.toOutside(new Mask(60, 60, set)).values();
+    for (int y = 0; y < 60; y++) {
+      for (int x = 0; x < 60; x++) {
+        double exact = Double.MAX_VALUE;
+        for (int[] hole : holes) {
+          exact = Math.min(exact, Math.hypot(hole[0] - x, hole[1] - y));
+        }
+        assertThat((double) distance[y * 60 + x]).isCloseTo(exact, offset(0.021 * exact + 1e-6));
+      }
+    }
+  }
+
+  @Test
+  void thinningKeepsPiecesAndLeavesLinesOfOnePixel() {
+    boolean[] set = new boolean[50 * 50];
+    for (int y = 10; y < 17; y++) {
+      java.util.Arrays.fill(set, y * 50 + 5, y * 50 + 45, true);
+    }
+    Mask thin = Thinning.thin(new Mask(50, 50, set));
+    assertThat(thin.count()).isBetween(30, 40);
+    for (int x = 10; x < 40; x++) {
+      int inColumn = 0;
+      for (int y = 0; y < 50; y++) {
+        inColumn += thin.at(x, y) ? 1 : 0;
+      }
+      assertThat(inColumn).isEqualTo(1);
+    }
+  }
+
+  private static Plane noise(int width, int height) {
+    Random random = new Random(2);
+    float[] values = new float[width * height];
+    for (int i = 0; i < values.length; i++) {
+      values[i] = random.nextInt(256) / 255f;
+    }
+    return new Plane(width, height, values);
+  }
+}

@@ -1,0 +1,266 @@
+package penmirror.core.scoring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.line.LineReadings;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.StyleSheet;
+
+class ScorerTest {
+  private static final List<Landmark> EYES =
+      List.of(
+          Landmark.EYE_L_OUTER, Landmark.EYE_L_INNER, Landmark.EYE_R_INNER, Landmark.EYE_R_OUTER);
+
+  @Test
+  void creditIsFullInsideHalfOneToleranceOutside() {
+    assertThat(Scorer.credit(0)).isEqualTo(1);
+    assertThat(Scorer.credit(-1)).isEqualTo(1);
+    assertThat(Scorer.credit(2)).isEqualTo(0.5);
+    assertThat(Scorer.credit(-3)).isEqualTo(1 / 16.0);
+  }
+
+  @Test
+  void theMiddleOfTheStyleScoresFull() {
+    Score score = new Scorer(sheet()).score(evidence(Canon.realistic()));
+    assertThat(score.overall().orElseThrow()).isCloseTo(100, offset(1e-9));
+    assertThat(score.coverage()).isEqualTo(1);
+    assertThat(score.fixes()).isEmpty();
+    assertThat(score.belongs()).contains(true);
+  }
+
+  @Test
+  void nothingMeasuredIsNoScore() {
+    Score score = new Scorer(sheet()).score(new Evidence(Marks.none(View.FRONT), Optional.empty()));
+    assertThat(score.overall()).isEmpty();
+    assertThat(score.interval()).isEmpty();
+    assertThat(score.coverage()).isZero();
+  }
+
+  @Test
+  void whatIsHiddenLowersTheCoverageAndNotTheScore() {
+    Marks noMouth =
+        Canon.realistic()
+            .with(Landmark.MOUTH_L, Mark.hidden())
+            .with(Landmark.MOUTH_R, Mark.hidden());
+    Score score = new Scorer(sheet()).score(evidence(noMouth));
+    assertThat(score.overall().orElseThrow()).isCloseTo(100, offset(1e-9));
+    assertThat(score.coverage()).isBetween(0.7, 0.95);
+  }
+
+  @Test
+  void theOverallScoreIsTheWeightedMeanOfTheCredits() {
+    Score score = new Scorer(sheet()).score(evidence(eyesUp(20)));
+    double weight = score.rules().stream().mapToDouble(r -> r.rule().weight()).sum();
+    double sum =
+        score.rules().stream().mapToDouble(r -> r.rule().weight() * r.credit().orElseThrow()).sum();
+    assertThat(score.overall().orElseThrow()).isCloseTo(100 * sum / weight, offset(1e-9));
+    assertThat(score.groups().get(MeasureGroup.FACE))
+        .isLessThan(score.groups().get(MeasureGroup.PROPORTION));
+  }
+
+  /** Eyes drawn 20 px too high and 18 % too large come back as just that, in pixels. */
+  @Test
+  void theFixUndoesTheSlip() {
+    Marks slipped = eyesUp(20);
+    for (List<Landmark> eye : List.of(EYES.subList(0, 2), EYES.subList(2, 4))) {
+      Point centre =
+          slipped
+              .point(eye.get(0))
+              .orElseThrow()
+              .midpointTo(slipped.point(eye.get(1)).orElseThrow());
+      slipped = slipped.moved(eye, p -> centre.plus(p.minus(centre).times(1.3)));
+    }
+    Score score = new Scorer(sheet()).score(evidence(slipped));
+    Fix first = score.fixes().get(0);
+    assertThat(first.part()).isEqualTo(Fix.Part.EYES);
+    assertThat(first.instruction()).contains("ower both eyes 20 px").contains("0.77");
+    assertThat(first.miss()).startsWith("eyes").endsWith("high");
+    assertThat(first.pointsGained()).isPositive();
+    for (Fix.Move move : first.moves()) {
+      Point corrected =
+          slipped
+              .point(move.landmark())
+              .orElseThrow()
+              .plus(new Point(move.dxPixels(), move.dyPixels()));
+      assertThat(corrected.distanceTo(Canon.realistic().point(move.landmark()).orElseThrow()))
+          .as(move.landmark().key())
+          .isLessThan(0.5);
+    }
+  }
+
+  @Test
+  void applyingAFixWinsThePointsItPromises() {
+    Marks slipped = eyesUp(25).with(Landmark.SOLE, Mark.placed(300, 1850));
+    Scorer scorer = new Scorer(sheet());
+    Score before = scorer.score(evidence(slipped));
+    assertThat(before.fixes()).hasSizeGreaterThanOrEqualTo(2);
+    for (Fix fix : before.fixes()) {
+      Marks corrected = slipped;
+      for (Fix.Move move : fix.moves()) {
+        corrected =
+            corrected.moved(
+                List.of(move.landmark()), p -> p.plus(new Point(move.dxPixels(), move.dyPixels())));
+      }
+      assertThat(
+              scorer.score(evidence(corrected)).overall().orElseThrow()
+                  - before.overall().orElseThrow())
+          .as(fix.instruction())
+          .isCloseTo(fix.pointsGained(), offset(1e-6));
+    }
+    assertThat(before.fixes())
+        .isSortedAccordingTo((a, b) -> Double.compare(b.pointsGained(), a.pointsGained()));
+  }
+
+  @Test
+  void everyMarkedMeasureHasAMoveThatReachesItsRule() {
+    Marks adult = Canon.realistic();
+    for (Adjustment adjustment : Adjustment.values()) {
+      double here =
+          adjustment.measure().scale().toScale(adjustment.measure().valueOf(adult).orElseThrow());
+      double target = here + adjustment.measure().spreadAmongStyles() / 2;
+      double amount = adjustment.amountFor(adult, target).orElseThrow();
+      assertThat(amount).as(adjustment.name()).isPositive();
+      double reached =
+          adjustment
+              .measure()
+              .scale()
+              .toScale(adjustment.measure().valueOf(adjustment.apply(adult, amount)).orElseThrow());
+      assertThat(reached).as(adjustment.name()).isCloseTo(target, offset(1e-6));
+    }
+  }
+
+  @Test
+  void movingTheEyesLeavesTheirSpacing() {
+    Marks moved = Adjustment.EYE_HEIGHT.apply(Canon.realistic(), 12);
+    assertThat(FaceMeasures.EYE_SPACING.valueOf(moved).orElseThrow()).isCloseTo(1, offset(1e-9));
+    assertThat(FaceMeasures.EYE_LINE.valueOf(moved).orElseThrow()).isCloseTo(0.56, offset(1e-9));
+  }
+
+  @Test
+  void aThinLineIsTurnedIntoABrushSize() {
+    Score score =
+        new Scorer(sheet())
+            .score(new Evidence(Canon.realistic(), Optional.of(pixels(2.4, Optional.of(0.2)))));
+    Fix fix = score.fixes().get(0);
+    assertThat(fix.part()).isEqualTo(Fix.Part.LINE);
+    assertThat(fix.instruction()).isEqualTo("Thicken the line to 4.0 px");
+  }
+
+  @Test
+  void noLineInAStyleOfLinesIsAMissAndNotAGap() {
+    Score score =
+        new Scorer(sheet())
+            .score(new Evidence(Canon.realistic(), Optional.of(pixels(0, Optional.empty()))));
+    RuleScore line =
+        score.rules().stream()
+            .filter(r -> r.rule().measure() == LineMeasures.WIDTH)
+            .findFirst()
+            .orElseThrow();
+    assertThat(line.credit()).contains(0.0);
+    assertThat(score.coverage()).isEqualTo(1);
+    assertThat(score.overall().orElseThrow()).isLessThan(95);
+  }
+
+  @Test
+  void theSameRedrawScoresTheSameTwice() {
+    Score once = new Scorer(sheet()).score(evidence(eyesUp(18)));
+    Score again = new Scorer(sheet()).score(evidence(eyesUp(18)));
+    assertThat(again).isEqualTo(once);
+    assertThat(once.interval().orElseThrow().low())
+        .isLessThanOrEqualTo(once.interval().orElseThrow().high());
+  }
+
+  @Test
+  void worksScoredAgainstEachOtherReachHigherThanAStranger() {
+    Score stranger =
+        new Scorer(sheet()).score(evidence(eyesUp(40).with(Landmark.SOLE, Mark.placed(300, 2400))));
+    assertThat(stranger.own().orElseThrow().median()).isGreaterThan(85);
+    assertThat(stranger.belongs()).contains(false);
+  }
+
+  @Test
+  void widthsAreOutOfScopeInAnotherView() {
+    Score score = new Scorer(sheet()).score(evidence(Canon.realistic().withView(View.SIDE)));
+    assertThat(score.rules())
+        .noneMatch(r -> r.rule().measure().comparison() == Measure.Comparison.SAME_VIEW);
+    assertThat(score.coverage()).isEqualTo(1);
+  }
+
+  @Test
+  void alignmentOfAMarkedFigureWithItselfLeavesNothing() {
+    LandmarkAlignment self =
+        LandmarkAlignment.of(Canon.realistic(), Canon.realistic()).orElseThrow();
+    assertThat(self.redrawToSource().scale()).isCloseTo(1, offset(1e-12));
+    assertThat(self.residuals().get(0).heads()).isLessThan(1e-9);
+    assertThat(LandmarkAlignment.of(Canon.realistic(), Marks.none(View.FRONT))).isEmpty();
+    LandmarkAlignment off =
+        LandmarkAlignment.of(
+                Canon.realistic(),
+                Canon.realistic().with(Landmark.NOSE_BASE, Mark.placed(340, 246)))
+            .orElseThrow();
+    assertThat(off.residuals().get(0).landmark()).isEqualTo(Landmark.NOSE_BASE);
+  }
+
+  private static Marks eyesUp(double pixels) {
+    return Canon.realistic().moved(EYES, p -> p.plus(new Point(0, -pixels)));
+  }
+
+  private static Evidence evidence(Marks marks) {
+    return new Evidence(marks, Optional.of(pixels(4, Optional.of(0.2))));
+  }
+
+  private static PixelReadings pixels(double lineWidth, Optional<Double> lightness) {
+    return new PixelReadings(
+        1,
+        600,
+        1700,
+        250_000,
+        lightness.map(l -> new LineReadings(lineWidth, lineWidth, lineWidth, 0.02, l, 5000)),
+        Optional.of(new PixelReadings.ValueRange(0.2, 0.9)),
+        List.of());
+  }
+
+  /** Eight works about the realistic adult, shaken a little in pairs so that the medians stay. */
+  private static StyleSheet sheet() {
+    Random random = new Random(4);
+    List<MeasuredWork> works = new ArrayList<>();
+    works.add(MeasuredWork.of("0", "Work 0", "", evidence(Canon.realistic())));
+    for (int pair = 0; pair < 4; pair++) {
+      double line = 0.02 * random.nextGaussian();
+      double mouth = 2 * random.nextGaussian();
+      for (int sign : new int[] {1, -1}) {
+        Marks marks =
+            Canon.realistic()
+                .moved(
+                    List.of(Landmark.MOUTH_L, Landmark.MOUTH_R),
+                    p -> p.plus(new Point(0, sign * mouth)));
+        works.add(
+            MeasuredWork.of(
+                "" + works.size(),
+                "Work",
+                "",
+                new Evidence(
+                    marks, Optional.of(pixels(4 * Math.exp(sign * line), Optional.of(0.2))))));
+      }
+    }
+    return StyleSheet.of("The adult", View.FRONT, works);
+  }
+}

@@ -1,0 +1,145 @@
+package penmirror.core.style;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.ProportionMeasures;
+
+class StyleSheetTest {
+
+  /** Worked by hand: n = 3, values .60 .61 .64, s = .0208167, s0 = .018. */
+  @Test
+  void toleranceMixesTheWorksSpreadWithTheUsualOne() {
+    StyleSheet sheet = sheet(FaceMeasures.EYE_LINE, 0.60, 0.61, 0.64);
+    Rule rule = sheet.rule(FaceMeasures.EYE_LINE).orElseThrow();
+    double s =
+        Math.sqrt((0.0166667 * 0.0166667 + 0.0066667 * 0.0066667 + 0.0233333 * 0.0233333) / 2);
+    assertThat(rule.centre()).isEqualTo(0.61);
+    assertThat(rule.spread()).isCloseTo(0.02, offset(1e-9));
+    assertThat(rule.tolerance())
+        .isCloseTo(Math.sqrt((4 * 0.018 * 0.018 + 2 * s * s) / 6), offset(1e-6));
+  }
+
+  @Test
+  void oneWorkTakesTheUsualSpread() {
+    Rule rule = sheet(FaceMeasures.EYE_LINE, 0.61).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    assertThat(rule.tolerance()).isEqualTo(FaceMeasures.EYE_LINE.spreadWithinStyle());
+    assertThat(rule.readingCount()).isEqualTo(1);
+  }
+
+  @Test
+  void identicalWorksNeverGetUnderTheFloor() {
+    double[] same = new double[200];
+    java.util.Arrays.fill(same, 0.61);
+    Rule rule = sheet(FaceMeasures.EYE_LINE, same).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    assertThat(rule.tolerance()).isEqualTo(FaceMeasures.EYE_LINE.floorTolerance());
+  }
+
+  /** A ratio of 4.2 with a tolerance of ln 1.1 has its band from 4.2 / 1.1 to 4.2 · 1.1. */
+  @Test
+  void ratiosAreWorkedInLogarithms() {
+    Rule rule = new Rule(ProportionMeasures.STATURE, 4.2, 0, Math.log(1.1), 5, Strength.ALWAYS, 1);
+    assertThat(rule.low()).isCloseTo(4.2 / 1.1, offset(1e-9));
+    assertThat(rule.high()).isCloseTo(4.2 * 1.1, offset(1e-9));
+    assertThat(rule.z(4.2 * 1.1 * 1.1)).isCloseTo(2, offset(1e-9));
+  }
+
+  @Test
+  void widthsAreRuledWithinOneViewAndHeightsOverAll() {
+    List<MeasuredWork> works = new ArrayList<>();
+    works.add(
+        work("1", View.FRONT, Map.of(FaceMeasures.EYE_LINE, 0.6, FaceMeasures.EYE_SPACING, 1.0)));
+    works.add(
+        work("2", View.SIDE, Map.of(FaceMeasures.EYE_LINE, 0.62, FaceMeasures.EYE_SPACING, 0.3)));
+    StyleSheet sheet = StyleSheet.of("x", View.FRONT, works);
+    assertThat(sheet.rule(FaceMeasures.EYE_LINE).orElseThrow().readingCount()).isEqualTo(2);
+    assertThat(sheet.rule(FaceMeasures.EYE_SPACING).orElseThrow().centre()).isEqualTo(1.0);
+    assertThat(sheet.worksRuledOn(FaceMeasures.EYE_SPACING))
+        .extracting(MeasuredWork::id)
+        .containsExactly("1");
+  }
+
+  @Test
+  void aMeasureThatFewWorksHaveIsShownAndNotScored() {
+    List<MeasuredWork> works = new ArrayList<>();
+    for (int i = 0; i < 5; i++) {
+      works.add(
+          work(
+              "" + i,
+              View.FRONT,
+              i < 2 ? Map.of(ProportionMeasures.LEGS, 0.4) : Map.of(FaceMeasures.EYE_LINE, 0.6)));
+    }
+    Rule rule = StyleSheet.of("x", View.FRONT, works).rule(ProportionMeasures.LEGS).orElseThrow();
+    assertThat(rule.strength()).isEqualTo(Strength.FREE);
+    assertThat(rule.isScored()).isFalse();
+  }
+
+  @Test
+  void aLooseMeasureIsFree() {
+    Rule rule =
+        sheet(FaceMeasures.EYE_LINE, 0.4, 0.5, 0.6, 0.7, 0.8)
+            .rule(FaceMeasures.EYE_LINE)
+            .orElseThrow();
+    assertThat(rule.strength()).isEqualTo(Strength.FREE);
+  }
+
+  /** Ten like measures count as about three: a group's weights sum to the root of their raw sum. */
+  @Test
+  void weightsWithinAGroupAreShared() {
+    Map<Measure, Double> values =
+        Map.of(
+            FaceMeasures.EYE_LINE, 0.6,
+            FaceMeasures.NOSE_BASE_HEIGHT, 0.78,
+            FaceMeasures.MOUTH_LINE, 0.86);
+    StyleSheet sheet = StyleSheet.of("x", View.FRONT, List.of(work("1", View.FRONT, values)));
+    double raw =
+        values.keySet().stream()
+            .mapToDouble(
+                m -> Math.log(1 + m.spreadAmongStyles() / m.spreadWithinStyle()) / Math.log(2))
+            .sum();
+    double shared = sheet.rules().stream().mapToDouble(Rule::weight).sum();
+    assertThat(shared).isCloseTo(Math.sqrt(raw), offset(1e-9));
+  }
+
+  @Test
+  void lineByFigureStandsInOnlyWithoutHeads() {
+    Map<Measure, Double> both =
+        Map.of(LineMeasures.WIDTH, 20.0, LineMeasures.WIDTH_BY_FIGURE, 12.0);
+    StyleSheet marked = StyleSheet.of("x", View.FRONT, List.of(work("1", View.FRONT, both)));
+    StyleSheet bare =
+        StyleSheet.of(
+            "x",
+            View.FRONT,
+            List.of(work("1", View.FRONT, Map.of(LineMeasures.WIDTH_BY_FIGURE, 12.0))));
+    assertThat(marked.rules()).extracting(Rule::measure).containsExactly(LineMeasures.WIDTH);
+    assertThat(bare.rules())
+        .extracting(Rule::measure)
+        .containsExactly(LineMeasures.WIDTH_BY_FIGURE);
+  }
+
+  @Test
+  void noWorksMakeNoRules() {
+    assertThat(StyleSheet.of("x", View.FRONT, List.of()).rules()).isEmpty();
+    assertThat(StyleSheet.mostFrequentView(List.of())).isEqualTo(View.FRONT);
+  }
+
+  private static StyleSheet sheet(Measure measure, double... values) {
+    List<MeasuredWork> works = new ArrayList<>();
+    for (double value : values) {
+      works.add(work("" + works.size(), View.FRONT, Map.of(measure, value)));
+    }
+    return StyleSheet.of("x", View.FRONT, works);
+  }
+
+  private static MeasuredWork work(String id, View view, Map<Measure, Double> values) {
+    return new MeasuredWork(id, "Work " + id, "", view, values, List.of());
+  }
+}
