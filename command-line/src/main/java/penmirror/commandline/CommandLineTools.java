@@ -1,0 +1,39 @@
+package penmirror.commandline;
+
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** Front door: {@code ./pen-mirror measure …} and its sisters. */
+@Command(
+    name = "pen-mirror",
+    description = "Measure pictures, make a style sheet, score a redraw, draw a guide.",
+    subcommands = {
+      MeasureCommand.class,
+      StyleCommand.class,
+      ScoreCommand.class,
+      GuideCommand.class,
+      CommandLine.HelpCommand.class
+    })
+public final class CommandLineTools {
+  static final int DONE = 0;
+  static final int INPUT_UNUSABLE = 1;
+
+  private CommandLineTools() {}
+
+  public static void main(String[] arguments) {
+    System.setProperty("java.awt.headless", "true");
+    System.exit(commandLine().execute(arguments));
+  }
+
+  static CommandLine commandLine() {
+    return new CommandLine(new CommandLineTools())
+        .setExecutionExceptionHandler(
+            (error, commandLine, parsed) -> {
+              if (error instanceof UnusableInputException) {
+                commandLine.getErr().println(error.getMessage());
+                return INPUT_UNUSABLE;
+              }
+              throw error;
+            });
+  }
+}

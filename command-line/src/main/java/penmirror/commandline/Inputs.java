@@ -1,0 +1,117 @@
+package penmirror.commandline;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.format.FormatException;
+import penmirror.core.format.MarksFile;
+import penmirror.core.format.StyleFile;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.raster.PictureReader;
+import penmirror.core.raster.UnusablePictureException;
+import penmirror.core.style.StyleSheet;
+
+/** Opens the files named on the command line. */
+final class Inputs {
+  private static final String MARKS_ENDING = ".marks.json";
+
+  private Inputs() {}
+
+  @FunctionalInterface
+  interface EachImage {
+    void accept(Path image) throws UnusableInputException;
+  }
+
+  /** Does something with each image; one that cannot be used is reported, the others go on. */
+  static int forEach(List<Path> images, PrintWriter messages, EachImage action) {
+    int exit = CommandLineTools.DONE;
+    for (Path image : images) {
+      try {
+        action.accept(image);
+      } catch (UnusableInputException e) {
+        messages.println(e.getMessage());
+        exit = CommandLineTools.INPUT_UNUSABLE;
+      }
+    }
+    return exit;
+  }
+
+  /** Picture read and marks found. Without marks: none, seen from the front. */
+  static Evidence evidence(Path image, @Nullable Path marks) throws UnusableInputException {
+    try {
+      Marks found = marks(image, marks).orElse(Marks.none(View.FRONT));
+      return new Evidence(
+          found,
+          Optional.of(new PixelReader().read(new PictureReader().open(bytes(image)).picture())));
+    } catch (UnusablePictureException e) {
+      throw new UnusableInputException(image.toString(), e.getMessage());
+    }
+  }
+
+  static StyleSheet style(Path file) throws UnusableInputException {
+    try {
+      return StyleFile.parse(text(file)).sheet();
+    } catch (FormatException e) {
+      throw new UnusableInputException(file.toString(), e.getMessage());
+    }
+  }
+
+  /** The marks file itself, or the one of the same base name in a folder; none in it: empty. */
+  private static Optional<Marks> marks(Path image, @Nullable Path marks)
+      throws UnusableInputException {
+    if (marks == null) {
+      return Optional.empty();
+    }
+    Path file = marks;
+    if (Files.isDirectory(marks)) {
+      file = marks.resolve(baseName(image) + MARKS_ENDING);
+      if (!Files.exists(file)) {
+        return Optional.empty();
+      }
+    }
+    try {
+      return Optional.of(MarksFile.parse(text(file)).marks());
+    } catch (FormatException e) {
+      throw new UnusableInputException(file.toString(), e.getMessage());
+    }
+  }
+
+  private static String baseName(Path image) {
+    String name = String.valueOf(image.getFileName());
+    int dot = name.lastIndexOf('.');
+    return dot > 0 ? name.substring(0, dot) : name;
+  }
+
+  private static String text(Path file) throws UnusableInputException {
+    return new String(bytes(file), StandardCharsets.UTF_8);
+  }
+
+  private static byte[] bytes(Path file) throws UnusableInputException {
+    try {
+      return Files.readAllBytes(file);
+    } catch (NoSuchFileException e) {
+      throw new UnusableInputException(file.toString(), "There is no such file. Check the path.");
+    } catch (IOException e) {
+      throw new UnusableInputException(
+          file.toString(), "The file could not be read: " + e.getMessage());
+    }
+  }
+
+  static void write(Path file, String text) throws UnusableInputException {
+    try {
+      Files.writeString(file, text);
+    } catch (IOException e) {
+      throw new UnusableInputException(
+          file.toString(), "The file could not be written: " + e.getMessage());
+    }
+  }
+}

@@ -1,0 +1,142 @@
+package penmirror.commandline;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import penmirror.core.format.MarksFile;
+import penmirror.demoart.DemoStudio;
+import penmirror.demoart.DrawnWork;
+import picocli.CommandLine;
+
+class CommandLineToolsTest {
+  @TempDir static Path folder;
+
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  @BeforeAll
+  static void drawTheDemoIntoAFolder() throws IOException {
+    for (DrawnWork work : DemoStudio.works()) {
+      Files.write(folder.resolve(work.fileName()), work.png());
+      Files.writeString(
+          folder.resolve(work.fileName().replace(".png", ".marks.json")),
+          MarksFile.of(work.truth()).toJson());
+    }
+    Files.writeString(folder.resolve("notes.png"), "not a picture");
+  }
+
+  @Test
+  void measuresPictureAndMarksAndGoesOnAfterABadFile() {
+    int exit =
+        run(
+            "measure",
+            file("notes.png"),
+            file("lantern-barge-1.png"),
+            file("missing.png"),
+            "--marks",
+            folder.toString(),
+            "--json");
+    assertThat(exit).isEqualTo(1);
+    assertThat(err.toString())
+        .contains("notes.png: The file is not a PNG or JPEG")
+        .contains("missing.png: There is no such file");
+    assertThat(out.toString().lines().toList()).hasSize(1);
+    assertThat(out.toString())
+        .contains("\"from\":\"marks\"")
+        .contains("\"measure\":\"stature.heads\"")
+        .contains("\"measure\":\"line.width\"")
+        .contains("\"hex\":\"#7C8450\"")
+        .contains("\"crown\":{");
+  }
+
+  @Test
+  void withoutMarksOnlyPixelsAreReadAndAGivenHeadTurnsThemIntoHeads() {
+    run("measure", file("lantern-barge-1.png"), "--json");
+    assertThat(out.toString())
+        .contains("\"from\":\"none\"")
+        .doesNotContain("eye.line")
+        .doesNotContain("head/1000");
+    out.getBuffer().setLength(0);
+    run("measure", file("lantern-barge-1.png"), "--head", "332", "--json");
+    assertThat(out.toString())
+        .contains("\"head\":{\"px\":332.0,\"from\":\"given\"}")
+        .contains("head/1000");
+  }
+
+  @Test
+  void styleScoreAndGuideGoTogether() throws IOException {
+    String style = folder.resolve("marrow.style.json").toString();
+    List<String> arguments = new ArrayList<>(List.of("style"));
+    for (int i = 1; i <= 8; i++) {
+      arguments.add(file("lantern-barge-" + i + ".png"));
+    }
+    arguments.addAll(List.of("--marks", folder.toString(), "--name", "Odile Marrow", "-o", style));
+    assertThat(run(arguments.toArray(String[]::new))).isZero();
+
+    assertThat(
+            run(
+                "score",
+                file("bastian-attempt-1.png"),
+                file("bastian-attempt-2.png"),
+                "--style",
+                style,
+                "--marks",
+                folder.toString(),
+                "--json"))
+        .isZero();
+    List<String> lines = out.toString().lines().toList();
+    double first = number(lines.get(0), "overall");
+    double second = number(lines.get(1), "overall");
+    assertThat(second).isGreaterThan(first + 10);
+    assertThat(number(lines.get(0), "coverage")).isBetween(0.7, 1.0);
+    assertThat(lines.get(0)).contains("\"part\":\"eyes\"").contains("\"landmark\":\"eye_l_outer\"");
+
+    Path guide = folder.resolve("guide.svg");
+    assertThat(run("guide", "--style", style, "--canvas", "2400x3200", "-o", guide.toString()))
+        .isZero();
+    assertThat(Files.readString(guide)).contains("width=\"2400\"").contains("Eye line");
+  }
+
+  @Test
+  void wrongUsageExitsWithTwoAndSaysWhatIsExpected() {
+    assertThat(run("measure")).isEqualTo(2);
+    assertThat(run("guide", "--style", "x.json", "--canvas", "big", "-o", "g.svg")).isEqualTo(2);
+    assertThat(err.toString()).contains("2400x3200").contains("big");
+    assertThat(run("measure", "a.png", "--head", "0")).isEqualTo(2);
+    assertThat(run("style", "a.png", "--view", "above", "-o", "s.json")).isEqualTo(2);
+    assertThat(err.toString()).contains("three-quarter");
+    assertThat(run("guide", "--style", "x.json", "--canvas", "20x3200", "-o", "g.svg"))
+        .isEqualTo(2);
+  }
+
+  @Test
+  void aSheetThatIsNoneIsAnUnusableInput() {
+    assertThat(run("score", file("lantern-barge-1.png"), "--style", file("notes.png")))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("notes.png").contains("JSON");
+  }
+
+  private int run(String... arguments) {
+    CommandLine commandLine = CommandLineTools.commandLine();
+    commandLine.setOut(new PrintWriter(out, true));
+    commandLine.setErr(new PrintWriter(err, true));
+    return commandLine.execute(arguments);
+  }
+
+  private static String file(String name) {
+    return folder.resolve(name).toString();
+  }
+
+  private static double number(String json, String field) {
+    return Double.parseDouble(json.replaceFirst(".*?\"" + field + "\":([0-9.E-]+).*", "$1"));
+  }
+}
