@@ -1,0 +1,90 @@
+package penmirror.web.evidence;
+
+import static penmirror.web.storage.generated.Tables.MARKING;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.JSONB;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Repository;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.format.FormatException;
+import penmirror.core.format.MarksFile;
+
+/** Keeps markings. Each save is a new version; none is overwritten. */
+@Repository
+public class MarkingStore {
+  private final DSLContext database;
+  private final Clock clock;
+
+  MarkingStore(DSLContext database, Clock clock) {
+    this.database = database;
+    this.clock = clock;
+  }
+
+  /**
+   * The newest marking of a work.
+   *
+   * @param version 0 when nothing was marked yet
+   */
+  public record Marking(int version, Marks marks, Optional<Instant> savedAt) {}
+
+  public Marking newest(long workId, View view) {
+    return database
+        .selectFrom(MARKING)
+        .where(MARKING.WORK_ID.eq(workId))
+        .orderBy(MARKING.VERSION.desc())
+        .limit(1)
+        .fetchOptional(
+            row ->
+                new Marking(
+                    row.get(MARKING.VERSION),
+                    marks(view, row.get(MARKING.LANDMARKS)),
+                    Optional.of(row.get(MARKING.SAVED_AT).toInstant())))
+        .orElse(new Marking(0, Marks.none(view), Optional.empty()));
+  }
+
+  /**
+   * Saves a marking that was made from a given version.
+   *
+   * @return the new version, or empty when another save came in between: nothing is saved then
+   */
+  public Optional<Integer> save(long workId, int madeFromVersion, Marks marks) {
+    int newest =
+        database
+            .select(MARKING.VERSION)
+            .from(MARKING)
+            .where(MARKING.WORK_ID.eq(workId))
+            .orderBy(MARKING.VERSION.desc())
+            .limit(1)
+            .fetchOptional(MARKING.VERSION)
+            .orElse(0);
+    if (newest != madeFromVersion) {
+      return Optional.empty();
+    }
+    try {
+      database
+          .insertInto(MARKING)
+          .set(MARKING.WORK_ID, workId)
+          .set(MARKING.VERSION, newest + 1)
+          .set(MARKING.LANDMARKS, JSONB.valueOf(MarksFile.landmarksJson(marks)))
+          .set(MARKING.SAVED_AT, OffsetDateTime.now(clock))
+          .execute();
+      return Optional.of(newest + 1);
+    } catch (DuplicateKeyException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static Marks marks(View view, JSONB landmarks) {
+    try {
+      return MarksFile.ofLandmarksJson(view, landmarks.data());
+    } catch (FormatException e) {
+      throw new IllegalStateException("A stored marking cannot be read: " + e.getMessage(), e);
+    }
+  }
+}

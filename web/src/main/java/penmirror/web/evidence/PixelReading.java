@@ -1,0 +1,98 @@
+package penmirror.web.evidence;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.concurrent.CancellationException;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.raster.PictureReader;
+import penmirror.core.raster.UnusablePictureException;
+
+/**
+ * Reads pixels in the background. Jobs lie in PostgreSQL: one that was cut off by a restart is
+ * taken up again, and readings by an older algorithm are made anew.
+ */
+@Component
+public class PixelReading {
+  private static final Logger LOG = LoggerFactory.getLogger(PixelReading.class);
+  private static final TaskDescriptor<String> READ_PIXELS =
+      TaskDescriptor.of("read-pixels", String.class);
+
+  private final PixelReadingStore store;
+  private final Clock clock;
+  private final Scheduler scheduler;
+
+  PixelReading(PixelReadingStore store, DataSource dataSource, Clock clock) {
+    this.store = store;
+    this.clock = clock;
+    OneTimeTask<String> task =
+        Tasks.oneTime(READ_PIXELS).execute((instance, context) -> read(instance.getId()));
+    scheduler =
+        Scheduler.create(dataSource, task)
+            .threads(1)
+            .pollingInterval(Duration.ofSeconds(2))
+            .heartbeatInterval(Duration.ofSeconds(10))
+            .missedHeartbeatsLimit(4)
+            .enableImmediateExecution()
+            .build();
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void begin() {
+    scheduler.start();
+    store.outdated(PixelReader.ALGORITHM_VERSION).forEach(this::ask);
+  }
+
+  @PreDestroy
+  void end() {
+    scheduler.stop();
+  }
+
+  /** Has a picture read, unless it has been read or is waiting already. */
+  public void ask(String pictureSha256) {
+    if (store.await(pictureSha256, PixelReader.ALGORITHM_VERSION)) {
+      scheduler.scheduleIfNotExists(
+          READ_PIXELS.instance(pictureSha256).data(pictureSha256).scheduledTo(clock.instant()));
+    }
+  }
+
+  public void askAgain(String pictureSha256) {
+    store.forget(pictureSha256);
+    ask(pictureSha256);
+  }
+
+  /** Asks the work to end at its next step; what was read before is kept. */
+  public void stop(String pictureSha256) {
+    store.stop(pictureSha256);
+  }
+
+  private void read(String sha256) {
+    try {
+      PixelReadings readings =
+          new PixelReader()
+              .read(
+                  new PictureReader().open(store.file(sha256)).picture(),
+                  step -> {
+                    if (!store.beginStep(sha256, step)) {
+                      throw new CancellationException();
+                    }
+                  });
+      store.finish(sha256, readings);
+    } catch (CancellationException e) {
+      LOG.info("Reading of picture {} was stopped.", sha256);
+    } catch (UnusablePictureException e) {
+      store.fail(sha256, String.valueOf(e.getMessage()));
+    }
+  }
+}

@@ -1,0 +1,78 @@
+package penmirror.web.gather;
+
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import penmirror.core.figure.View;
+import penmirror.core.raster.PictureReader;
+import penmirror.core.raster.UnusablePictureException;
+import penmirror.web.evidence.PixelReading;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.Work.Role;
+import penmirror.web.studies.WorkStore;
+import penmirror.web.studies.WorkStore.NewPicture;
+
+/** Takes files in: opens each, keeps the untouched bytes, and has its pixels read. */
+@Component
+public class Intake {
+  private final WorkStore works;
+  private final PixelReading pixelReading;
+  private final PictureReader reader = new PictureReader();
+
+  Intake(WorkStore works, PixelReading pixelReading) {
+    this.works = works;
+    this.pixelReading = pixelReading;
+  }
+
+  /** What came of a file. */
+  public sealed interface Outcome permits Taken, AlreadyHere, Refused {}
+
+  public record Taken(long workId) implements Outcome {}
+
+  public record AlreadyHere(Work work) implements Outcome {}
+
+  /**
+   * @param reason plain words from the core
+   */
+  public record Refused(String reason) implements Outcome {}
+
+  public Outcome take(
+      long studyId, byte[] bytes, Role role, String title, String credit, View view) {
+    PictureReader.Opened opened;
+    try {
+      opened = reader.open(bytes);
+    } catch (UnusablePictureException e) {
+      return new Refused(String.valueOf(e.getMessage()));
+    }
+    String sha256 = sha256(bytes);
+    Optional<Work> same = works.holding(studyId, role, sha256);
+    if (same.isPresent()) {
+      return new AlreadyHere(same.get());
+    }
+    long id =
+        works.take(
+            studyId,
+            new NewPicture(
+                sha256,
+                bytes,
+                opened.format().mediaType(),
+                opened.picture().widthPixels(),
+                opened.picture().heightPixels()),
+            role,
+            title,
+            credit,
+            view);
+    pixelReading.ask(sha256);
+    return new Taken(id);
+  }
+
+  private static String sha256(byte[] bytes) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java has SHA-256", e);
+    }
+  }
+}

@@ -1,0 +1,79 @@
+package penmirror.web.layout;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
+import penmirror.core.measure.Scale;
+import penmirror.core.measure.Wording;
+import penmirror.core.style.Rule;
+
+/**
+ * Places of a strip plot on a drawing of {@link #WIDTH} by {@link #HEIGHT}: the band, the middle, a
+ * dot a work.
+ */
+public record StripPlot(
+    String bandX, String bandWidth, String middleX, List<Dot> dots, String low, String high) {
+  public static final int WIDTH = 290;
+  public static final int HEIGHT = 34;
+  private static final double MARGIN = 8;
+  private static final double DOT_STEP = 5.5;
+
+  /**
+   * A work on the strip.
+   *
+   * @param outside whether it lies outside the band
+   */
+  public record Dot(String x, String y, boolean outside, String title, String value, String href) {}
+
+  /** A value to be put on the strip. */
+  public record Entry(double value, String title, String href) {}
+
+  public static StripPlot of(Rule rule, List<Entry> entries) {
+    Scale scale = rule.measure().scale();
+    double low = scale.toScale(rule.low());
+    double high = scale.toScale(rule.high());
+    double from = low;
+    double to = high;
+    for (Entry entry : entries) {
+      from = Math.min(from, scale.toScale(entry.value()));
+      to = Math.max(to, scale.toScale(entry.value()));
+    }
+    double room = (to - from) * 0.12;
+    double start = from - room;
+    double extent = to - from + 2 * room;
+    DoubleUnaryOperator place = scaled -> MARGIN + (scaled - start) / extent * (WIDTH - 2 * MARGIN);
+    double bandStart = place.applyAsDouble(low);
+    return new StripPlot(
+        number(bandStart),
+        number(place.applyAsDouble(high) - bandStart),
+        number(place.applyAsDouble(scale.toScale(rule.centre()))),
+        dots(rule, entries, place),
+        Wording.number(rule.measure().unit(), scale.fromScale(start)),
+        Wording.number(rule.measure().unit(), scale.fromScale(start + extent)));
+  }
+
+  /** Dots that would lie on each other step up and down from the axis. */
+  private static List<Dot> dots(Rule rule, List<Entry> entries, DoubleUnaryOperator place) {
+    List<Double> taken = new java.util.ArrayList<>();
+    return entries.stream()
+        .map(
+            entry -> {
+              double x = place.applyAsDouble(rule.measure().scale().toScale(entry.value()));
+              long near = taken.stream().filter(other -> Math.abs(other - x) < 7).count();
+              taken.add(x);
+              double step = (near + 1) / 2 * (near % 2 == 0 ? 1 : -1) * DOT_STEP;
+              return new Dot(
+                  number(x),
+                  number(HEIGHT / 2.0 + Math.max(-11, Math.min(11, step))),
+                  Math.abs(rule.z(entry.value())) > 1,
+                  entry.title(),
+                  Wording.number(rule.measure().unit(), entry.value()),
+                  entry.href());
+            })
+        .toList();
+  }
+
+  static String number(double value) {
+    return String.format(Locale.ROOT, "%.1f", value);
+  }
+}

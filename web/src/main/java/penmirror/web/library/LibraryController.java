@@ -1,0 +1,200 @@
+package penmirror.web.library;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.context.MessageSource;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.Wording;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+@Controller
+class LibraryController {
+  /** Height of a figure in the line-up, crown to ground, in pixels of the page. */
+  private static final double FIGURE_PIXELS = 262;
+
+  private static final double GROUND_PIXELS = 372;
+
+  private final StudyStore studies;
+  private final WorkStore works;
+  private final EvidenceFinder evidence;
+  private final SheetMaker sheets;
+  private final MessageSource messages;
+
+  LibraryController(
+      StudyStore studies,
+      WorkStore works,
+      EvidenceFinder evidence,
+      SheetMaker sheets,
+      MessageSource messages) {
+    this.studies = studies;
+    this.works = works;
+    this.evidence = evidence;
+    this.sheets = sheets;
+    this.messages = messages;
+  }
+
+  /** One study in the line-up. */
+  record Column(
+      Study study,
+      String worksText,
+      List<String> soFar,
+      Optional<Stand> stand,
+      String next,
+      String nextReason,
+      String nextHref,
+      String nextLabel) {}
+
+  /**
+   * A work standing on the common ground line at the common height.
+   *
+   * @param heads levels of the head ruler from the crown down, in page pixels
+   */
+  record Stand(
+      Work work,
+      String x,
+      String y,
+      String width,
+      String height,
+      List<String> heads,
+      String headStep,
+      String label) {}
+
+  @GetMapping("/")
+  String library(Model model) {
+    List<Column> columns = studies.all().stream().map(this::column).toList();
+    model.addAttribute("columns", columns);
+    return "library/page";
+  }
+
+  private Column column(Study study) {
+    List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
+    List<Work> redraws = works.inRole(study.id(), Work.Role.REDRAW);
+    List<Work> unmarked =
+        sources.stream().filter(work -> evidence.of(work).marks().isEmpty()).toList();
+    String base = "/studies/" + study.id();
+    String worksText = text("library.works", study.illustrator(), sources.size());
+    List<String> soFar = soFar(sheets.sheetOf(study));
+    Optional<Stand> stand = sources.stream().flatMap(work -> stand(work).stream()).findFirst();
+    if (sources.isEmpty()) {
+      return new Column(
+          study,
+          worksText,
+          soFar,
+          stand,
+          text("library.next.gather"),
+          text("library.next.gather.reason"),
+          base + "/gather",
+          text("library.open.gather"));
+    }
+    if (!unmarked.isEmpty()) {
+      Work work = unmarked.get(0);
+      return new Column(
+          study,
+          worksText,
+          soFar,
+          stand,
+          text("library.next.mark", work.title()),
+          text("library.next.mark.reason"),
+          base + "/works/" + work.id() + "/measure",
+          text("library.open.mark"));
+    }
+    if (redraws.isEmpty()) {
+      return new Column(
+          study,
+          worksText,
+          soFar,
+          stand,
+          text("library.next.plan"),
+          text("library.next.plan.reason"),
+          base + "/plan",
+          text("library.open.plan"));
+    }
+    return new Column(
+        study,
+        worksText,
+        soFar,
+        stand,
+        text("library.next.mirror", redraws.size()),
+        text("library.next.mirror.reason"),
+        base + "/mirror",
+        text("library.open.mirror"));
+  }
+
+  /** The answer so far, in a few words a measure. */
+  private List<String> soFar(StyleSheet sheet) {
+    List<String> words = new ArrayList<>();
+    for (Measure measure :
+        List.of(
+            ProportionMeasures.STATURE,
+            FaceMeasures.EYE_LINE,
+            FaceMeasures.EYE_SPACING,
+            LineMeasures.WIDTH)) {
+      Optional<Rule> rule = sheet.rule(measure);
+      rule.ifPresent(
+          r ->
+              words.add(
+                  text(
+                      "library.sofar." + measure.key(),
+                      Wording.number(measure.unit(), r.centre()))));
+    }
+    return words;
+  }
+
+  /** Empty for a work without crown, chin and sole. */
+  private Optional<Stand> stand(Work work) {
+    Marks marks = evidence.of(work).marks();
+    Optional<HeadFrame> head = marks.headFrame();
+    Optional<Point> sole = marks.point(Landmark.SOLE);
+    if (head.isEmpty() || sole.isEmpty()) {
+      return Optional.empty();
+    }
+    double crown = head.get().crown().y();
+    double tall = sole.get().y() - crown;
+    if (tall <= 0) {
+      return Optional.empty();
+    }
+    double scale = FIGURE_PIXELS / tall;
+    double step = head.get().headPixels() * scale;
+    List<String> levels = new ArrayList<>();
+    for (int i = 0; i * step <= FIGURE_PIXELS && i < 20; i++) {
+      levels.add(number(GROUND_PIXELS - FIGURE_PIXELS + i * step));
+    }
+    return Optional.of(
+        new Stand(
+            work,
+            number(150 - head.get().crown().x() * scale),
+            number(GROUND_PIXELS - sole.get().y() * scale),
+            number(work.widthPixels() * scale),
+            number(work.heightPixels() * scale),
+            levels,
+            number(step),
+            text("library.heads", Wording.number(tall / head.get().headPixels(), 1))));
+  }
+
+  private static String number(double value) {
+    return String.format(Locale.ROOT, "%.1f", value);
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
+  }
+}

@@ -1,0 +1,160 @@
+package penmirror.web.mirror;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.context.MessageSource;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import penmirror.core.scoring.Score;
+import penmirror.core.scoring.Scorer;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.gather.Intake;
+import penmirror.web.layout.Rail;
+import penmirror.web.layout.Stage;
+import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** A redraw held against the sheet and laid over a source. */
+@Controller
+class MirrorController {
+  private final StudyStore studies;
+  private final WorkStore works;
+  private final Intake intake;
+  private final EvidenceFinder evidence;
+  private final PixelReadingStore pixelReadings;
+  private final SheetMaker sheets;
+  private final Rail rail;
+  private final MessageSource messages;
+
+  MirrorController(
+      StudyStore studies,
+      WorkStore works,
+      Intake intake,
+      EvidenceFinder evidence,
+      PixelReadingStore pixelReadings,
+      SheetMaker sheets,
+      Rail rail,
+      MessageSource messages) {
+    this.studies = studies;
+    this.works = works;
+    this.intake = intake;
+    this.evidence = evidence;
+    this.pixelReadings = pixelReadings;
+    this.sheets = sheets;
+    this.rail = rail;
+    this.messages = messages;
+  }
+
+  /** The newest redraw, or the way to the first. */
+  @GetMapping("/studies/{studyId}/mirror")
+  String newest(@PathVariable long studyId, Model model) {
+    Study study = studies.require(studyId);
+    List<Work> redraws = works.inRole(studyId, Work.Role.REDRAW);
+    if (redraws.isEmpty()) {
+      return empty(model, study, Optional.empty());
+    }
+    return "redirect:/studies/" + studyId + "/mirror/" + redraws.get(redraws.size() - 1).id();
+  }
+
+  @GetMapping("/studies/{studyId}/mirror/{workId}")
+  String page(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam Optional<Long> source,
+      Model model) {
+    Study study = studies.require(studyId);
+    Work redraw = works.require(studyId, workId);
+    List<Work> sources = works.inRole(studyId, Work.Role.SOURCE);
+    StyleSheet sheet = sheets.sheetOf(study);
+    Score score = new Scorer(sheet).score(evidence.of(redraw));
+    rail.addTo(model, study, Stage.MIRROR);
+    model.addAttribute("redraw", redraw);
+    model.addAttribute("attempts", works.inRole(studyId, Work.Role.REDRAW));
+    model.addAttribute("sources", sources);
+    model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));
+    model.addAttribute("verdict", Verdict.of(score, messages));
+    model.addAttribute("ruleCount", sheet.rules().size());
+    chosenSource(sources, source)
+        .ifPresent(
+            work -> {
+              model.addAttribute("source", work);
+              model.addAttribute(
+                  "overlay",
+                  Overlay.of(
+                      work,
+                      evidence.of(work).marks(),
+                      redraw,
+                      evidence.of(redraw).marks(),
+                      score.fixes()));
+            });
+    return "mirror/page";
+  }
+
+  @PostMapping("/studies/{studyId}/redraws")
+  String take(
+      @PathVariable long studyId,
+      @RequestParam("file") MultipartFile file,
+      @RequestParam(defaultValue = "") String title,
+      Model model,
+      jakarta.servlet.http.HttpServletResponse response)
+      throws IOException {
+    Study study = studies.require(studyId);
+    List<Work> before = works.inRole(studyId, Work.Role.REDRAW);
+    String named = title.isBlank() ? text("mirror.attempt", before.size() + 1) : title.strip();
+    Intake.Outcome outcome =
+        intake.take(
+            studyId,
+            file.getBytes(),
+            Work.Role.REDRAW,
+            named.length() > 200 ? named.substring(0, 200) : named,
+            text("mirror.own"),
+            sheets.sheetOf(study).view());
+    if (outcome instanceof Intake.Taken taken) {
+      return "redirect:/studies/" + studyId + "/works/" + taken.workId() + "/measure";
+    }
+    if (outcome instanceof Intake.AlreadyHere here) {
+      return "redirect:/studies/" + studyId + "/mirror/" + here.work().id();
+    }
+    response.setStatus(HttpStatus.BAD_REQUEST.value());
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    String reason = outcome instanceof Intake.Refused refused ? refused.reason() : "";
+    return empty(model, study, Optional.of(text("gather.refused", name, reason)));
+  }
+
+  private String empty(Model model, Study study, Optional<String> fault) {
+    rail.addTo(model, study, Stage.MIRROR);
+    model.addAttribute("fault", fault.orElse(null));
+    model.addAttribute("attempts", works.inRole(study.id(), Work.Role.REDRAW));
+    return "mirror/empty";
+  }
+
+  /** The source asked for, else the first that has landmarks to align on, else the first. */
+  private Optional<Work> chosenSource(List<Work> sources, Optional<Long> asked) {
+    return sources.stream()
+        .filter(work -> asked.isPresent() && work.id() == asked.get())
+        .findFirst()
+        .or(
+            () ->
+                sources.stream()
+                    .filter(work -> evidence.of(work).marks().landmarks().size() > 3)
+                    .findFirst())
+        .or(() -> sources.stream().findFirst());
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
+  }
+}

@@ -1,0 +1,164 @@
+package penmirror.web.mirror;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.geometry.Point;
+import penmirror.core.geometry.Similarity;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.LandmarkAlignment;
+import penmirror.web.studies.Work;
+
+/**
+ * The redraw laid over a source, in pixels of the source.
+ *
+ * @param matrix the redraw's transform, as SVG writes it
+ * @param foldX where the fold stands at first: the axis of the source's head
+ * @param aligned whether landmarks brought them together; otherwise they are scaled to one height
+ * @param unit a length that looks alike on pictures of any size, for marks
+ */
+record Overlay(
+    int widthPixels,
+    int heightPixels,
+    String matrix,
+    String foldX,
+    boolean aligned,
+    String turned,
+    String unit,
+    List<Dot> dots,
+    List<Miss> misses,
+    List<Pin> pins,
+    List<String> headLevels) {
+
+  /** A landmark of the redraw. */
+  record Dot(String x, String y, String key) {}
+
+  /** From where a landmark is to where the fix puts it. */
+  record Miss(String x, String y, String targetX, String targetY) {}
+
+  /** A fix's number beside the place it mends. */
+  record Pin(int number, String x, String y, String placeX, String placeY) {}
+
+  static Overlay of(
+      Work source, Marks sourceMarks, Work redraw, Marks redrawMarks, List<Fix> fixes) {
+    Optional<LandmarkAlignment> alignment = LandmarkAlignment.of(sourceMarks, redrawMarks);
+    double scale = source.heightPixels() / (double) redraw.heightPixels();
+    Similarity transform =
+        alignment.map(LandmarkAlignment::redrawToSource).orElse(new Similarity(scale, 0, 0, 0));
+    double unit = Math.max(source.widthPixels(), source.heightPixels()) / 700.0;
+    List<Miss> misses = new ArrayList<>();
+    List<Pin> pins = new ArrayList<>();
+    int number = 0;
+    for (Fix fix : fixes) {
+      number++;
+      for (Fix.Move move : fix.moves()) {
+        Point from = redrawMarks.point(move.landmark()).orElseThrow();
+        Point to = from.plus(new Point(move.dxPixels(), move.dyPixels()));
+        misses.add(miss(transform.apply(from), transform.apply(to)));
+      }
+      pin(number, fix, redrawMarks, transform, source, unit).ifPresent(pins::add);
+    }
+    return new Overlay(
+        source.widthPixels(),
+        source.heightPixels(),
+        String.format(
+            Locale.ROOT,
+            "matrix(%.6f %.6f %.6f %.6f %.3f %.3f)",
+            transform.a(),
+            transform.b(),
+            -transform.b(),
+            transform.a(),
+            transform.shiftX(),
+            transform.shiftY()),
+        number(
+            sourceMarks
+                .headFrame()
+                .map(frame -> frame.crown().midpointTo(frame.chin()).x())
+                .orElse(source.widthPixels() / 2.0)),
+        alignment.isPresent(),
+        number(Math.abs(transform.turnDegrees())),
+        number(unit),
+        dots(redrawMarks, transform),
+        misses,
+        spread(pins, unit),
+        levels(sourceMarks));
+  }
+
+  private static Miss miss(Point from, Point to) {
+    return new Miss(number(from.x()), number(from.y()), number(to.x()), number(to.y()));
+  }
+
+  /** At the right edge, at the height of what it mends. Empty for line, values and colours. */
+  private static Optional<Pin> pin(
+      int number, Fix fix, Marks marks, Similarity transform, Work source, double unit) {
+    if (fix.moves().isEmpty()) {
+      return Optional.empty();
+    }
+    Fix.Move rightmost = fix.moves().get(0);
+    for (Fix.Move move : fix.moves()) {
+      if (marks.point(move.landmark()).orElseThrow().x()
+          > marks.point(rightmost.landmark()).orElseThrow().x()) {
+        rightmost = move;
+      }
+    }
+    Point place = transform.apply(marks.point(rightmost.landmark()).orElseThrow());
+    double x = Math.min(source.widthPixels() - 16 * unit, place.x() + 120 * unit);
+    return Optional.of(
+        new Pin(
+            number,
+            number(x),
+            number(place.y() - 20 * unit),
+            number(place.x()),
+            number(place.y())));
+  }
+
+  /** Pushes pins apart so that no two numbers lie on each other. */
+  private static List<Pin> spread(List<Pin> pins, double unit) {
+    List<Pin> sorted = new ArrayList<>(pins);
+    sorted.sort((a, b) -> Double.compare(Double.parseDouble(a.y()), Double.parseDouble(b.y())));
+    List<Pin> placed = new ArrayList<>();
+    double lowest = 14 * unit;
+    for (Pin pin : sorted) {
+      double y = Math.max(Double.parseDouble(pin.y()), lowest);
+      lowest = y + 30 * unit;
+      placed.add(new Pin(pin.number(), pin.x(), number(y), pin.placeX(), pin.placeY()));
+    }
+    return placed;
+  }
+
+  private static List<Dot> dots(Marks marks, Similarity transform) {
+    List<Dot> dots = new ArrayList<>();
+    for (Map.Entry<Landmark, Mark> entry : marks.landmarks().entrySet()) {
+      entry
+          .getValue()
+          .point()
+          .map(transform::apply)
+          .ifPresent(p -> dots.add(new Dot(number(p.x()), number(p.y()), entry.getKey().key())));
+    }
+    return dots;
+  }
+
+  private static List<String> levels(Marks marks) {
+    List<String> levels = new ArrayList<>();
+    Optional<HeadFrame> frame = marks.headFrame();
+    Optional<Point> sole = marks.point(Landmark.SOLE);
+    if (frame.isPresent()) {
+      double crown = frame.get().crown().y();
+      double end = sole.map(Point::y).orElse(crown + frame.get().headPixels());
+      for (int i = 0; crown + i * frame.get().headPixels() <= end + 1 && i < 30; i++) {
+        levels.add(number(crown + i * frame.get().headPixels()));
+      }
+    }
+    return levels;
+  }
+
+  private static String number(double value) {
+    return String.format(Locale.ROOT, "%.1f", value);
+  }
+}

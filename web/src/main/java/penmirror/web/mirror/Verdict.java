@@ -1,0 +1,160 @@
+package penmirror.web.mirror;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.context.MessageSource;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.Wording;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.RuleScore;
+import penmirror.core.scoring.Score;
+import penmirror.web.layout.ReadingStrip;
+
+/**
+ * A score as the page tells it: three changes in words first, figures behind.
+ *
+ * @param headline the three changes that matter, one sentence
+ * @param overall one decimal; empty when nothing was measured
+ */
+record Verdict(
+    String headline,
+    String belongs,
+    String overall,
+    String interval,
+    String coverage,
+    String ownRange,
+    List<GroupBar> groups,
+    List<FixRow> fixes,
+    String allFixed,
+    List<RuleRow> rules) {
+
+  private static final int CHANGES_IN_WORDS = 3;
+
+  /**
+   * One group's bar on a drawing of 110 by 20.
+   *
+   * @param length of the bar, drawing units
+   */
+  record GroupBar(String group, String length, String points, boolean measured) {}
+
+  record FixRow(int number, String instruction, String why, String points) {}
+
+  /** Every rule with its reading against its band. */
+  record RuleRow(
+      String key,
+      String name,
+      String value,
+      String unit,
+      String band,
+      String credit,
+      boolean misses,
+      Optional<ReadingStrip> strip) {}
+
+  static Verdict of(Score score, MessageSource messages) {
+    Texts texts = (key, arguments) -> messages.getMessage(key, arguments, Locale.ENGLISH);
+    return new Verdict(
+        headline(score, texts),
+        score.belongs().map(b -> texts.of(b ? "mirror.belongs" : "mirror.apart")).orElse(""),
+        score.overall().map(points -> Wording.number(points, 1)).orElse(""),
+        score
+            .interval()
+            .map(
+                i ->
+                    texts.of(
+                        "mirror.interval", Wording.number(i.low(), 0), Wording.number(i.high(), 0)))
+            .orElse(""),
+        texts.of("mirror.coverage", Wording.number(100 * score.coverage(), 0)),
+        score
+            .own()
+            .map(
+                own ->
+                    texts.of(
+                        "mirror.own.range",
+                        Wording.number(own.low(), 0),
+                        Wording.number(own.high(), 0)))
+            .orElse(""),
+        groups(score, texts),
+        fixes(score),
+        allFixed(score, texts),
+        score.rules().stream().map(Verdict::rule).toList());
+  }
+
+  @FunctionalInterface
+  private interface Texts {
+    String of(String key, Object... arguments);
+  }
+
+  private static String headline(Score score, Texts texts) {
+    if (score.overall().isEmpty()) {
+      return texts.of("mirror.unmarked");
+    }
+    if (score.fixes().isEmpty()) {
+      return texts.of("mirror.nothing");
+    }
+    List<String> misses = score.fixes().stream().limit(CHANGES_IN_WORDS).map(Fix::miss).toList();
+    String joined = String.join(", ", misses);
+    return Character.toUpperCase(joined.charAt(0)) + joined.substring(1) + ".";
+  }
+
+  private static List<GroupBar> groups(Score score, Texts texts) {
+    List<GroupBar> bars = new ArrayList<>();
+    for (MeasureGroup group : MeasureGroup.values()) {
+      boolean ruled =
+          score.rules().stream()
+              .anyMatch(r -> r.rule().measure().group() == group && r.rule().isScored());
+      if (!ruled) {
+        continue;
+      }
+      Double points = score.groups().get(group);
+      bars.add(
+          new GroupBar(
+              texts.of("group." + group.word()),
+              points == null ? "0" : Wording.number(points * 1.1, 1),
+              points == null ? "" : Wording.number(points, 0),
+              points != null));
+    }
+    return bars;
+  }
+
+  private static List<FixRow> fixes(Score score) {
+    List<FixRow> rows = new ArrayList<>();
+    for (Fix fix : score.fixes()) {
+      rows.add(
+          new FixRow(
+              rows.size() + 1,
+              fix.instruction(),
+              fix.why(),
+              "+" + Wording.number(fix.pointsGained(), 1)));
+    }
+    return rows;
+  }
+
+  private static String allFixed(Score score, Texts texts) {
+    if (score.fixes().isEmpty() || score.overall().isEmpty()) {
+      return "";
+    }
+    double sum = score.fixes().stream().mapToDouble(Fix::pointsGained).sum();
+    return texts.of(
+        "mirror.all",
+        Wording.number(score.overall().get(), 1),
+        Wording.number(Math.min(100, score.overall().get() + sum), 1));
+  }
+
+  private static RuleRow rule(RuleScore score) {
+    Measure measure = score.rule().measure();
+    return new RuleRow(
+        measure.key(),
+        Wording.name(measure),
+        score.reading().map(r -> Wording.number(measure.unit(), r.value())).orElse(""),
+        Wording.unit(measure.unit()),
+        Wording.number(measure.unit(), score.rule().low())
+            + "\u2013"
+            + Wording.number(measure.unit(), score.rule().high()),
+        score.credit().map(c -> Wording.number(100 * c, 0)).orElse(""),
+        score.misses(),
+        score.reading().map(r -> ReadingStrip.of(score.rule(), r.value())));
+  }
+}

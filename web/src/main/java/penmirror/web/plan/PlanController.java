@@ -1,0 +1,126 @@
+package penmirror.web.plan;
+
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.format.GuideSvg;
+import penmirror.core.measure.Wording;
+import penmirror.core.planning.GuidePlan;
+import penmirror.core.planning.GuidePlan.Canvas;
+import penmirror.core.planning.GuidePlan.Line;
+import penmirror.web.layout.Rail;
+import penmirror.web.layout.Stage;
+import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+
+/** The rules set out on a canvas of the user's own size. */
+@Controller
+class PlanController {
+  private final StudyStore studies;
+  private final SheetMaker sheets;
+  private final Rail rail;
+
+  PlanController(StudyStore studies, SheetMaker sheets, Rail rail) {
+    this.studies = studies;
+    this.sheets = sheets;
+    this.rail = rail;
+  }
+
+  /** A line of the guide in the table beside it. */
+  record LineRow(String name, String pixels, String give, String heads) {
+    static LineRow of(Line line) {
+      double give = (line.abovePixels() + line.belowPixels()) / 2;
+      return new LineRow(
+          line.name(),
+          String.format(Locale.ROOT, "%,.0f", line.yPixels()),
+          give > 0 ? "± " + Wording.number(give, 0) : "\u00b7",
+          Wording.number(line.heads(), 2));
+    }
+  }
+
+  @GetMapping("/studies/{studyId}/plan")
+  String page(@PathVariable long studyId, Model model) {
+    fill(model, studies.require(studyId), Optional.empty());
+    return "plan/page";
+  }
+
+  @PostMapping("/studies/{studyId}/plan")
+  String setCanvas(
+      @PathVariable long studyId,
+      @RequestParam String width,
+      @RequestParam String height,
+      Model model,
+      jakarta.servlet.http.HttpServletResponse response) {
+    Study study = studies.require(studyId);
+    try {
+      studies.setCanvas(studyId, new Canvas(pixels(width), pixels(height)));
+      return "redirect:/studies/" + studyId + "/plan";
+    } catch (IllegalArgumentException e) {
+      response.setStatus(HttpStatus.BAD_REQUEST.value());
+      fill(model, study, Optional.of(String.valueOf(e.getMessage())));
+      return "plan/page";
+    }
+  }
+
+  @GetMapping("/studies/{studyId}/plan/guide.svg")
+  ResponseEntity<String> guide(
+      @PathVariable long studyId, @RequestParam Optional<String> download) {
+    Study study = studies.require(studyId);
+    ResponseEntity.BodyBuilder answer =
+        ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "image/svg+xml;charset=UTF-8");
+    if (download.isPresent()) {
+      answer.header(
+          HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + studyId + ".svg\"");
+    }
+    return answer.body(GuideSvg.write(plan(study)));
+  }
+
+  private void fill(Model model, Study study, Optional<String> fault) {
+    GuidePlan plan = plan(study);
+    rail.addTo(model, study, Stage.PLAN);
+    model.addAttribute("plan", plan);
+    model.addAttribute("lines", plan.lines().stream().map(LineRow::of).toList());
+    model.addAttribute("fault", fault.orElse(null));
+    model.addAttribute("empty", plan.lines().size() <= 2);
+    model.addAttribute("headPixels", Wording.number(plan.headPixels(), 0));
+    plan.brush()
+        .ifPresent(
+            brush -> {
+              model.addAttribute("brush", Wording.number(brush.pixels(), 1));
+              model.addAttribute("brushThin", Wording.number(brush.thinnestPixels(), 1));
+              model.addAttribute("brushThick", Wording.number(brush.thickestPixels(), 1));
+            });
+    plan.eyes()
+        .ifPresent(
+            eyes -> {
+              model.addAttribute("eyeWidth", Wording.number(eyes.widthPixels(), 0));
+              model.addAttribute("eyeGap", Wording.number(eyes.gapPixels(), 0));
+            });
+    plan.mouth().ifPresent(m -> model.addAttribute("mouthWidth", Wording.number(m.pixels(), 0)));
+    plan.shoulders()
+        .ifPresent(s -> model.addAttribute("shoulderWidth", Wording.number(s.pixels(), 0)));
+    plan.face().ifPresent(f -> model.addAttribute("faceWidth", Wording.number(f.pixels(), 0)));
+  }
+
+  private GuidePlan plan(Study study) {
+    return GuidePlan.of(sheets.sheetOf(study), study.canvas());
+  }
+
+  private static int pixels(String text) {
+    try {
+      return Integer.parseInt(text.strip().replace(",", ""));
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException(
+          "The canvas is given in whole pixels, such as 2400; got \"" + text + "\".");
+    }
+  }
+}

@@ -1,0 +1,5 @@
+/** The rules set out on a canvas. */
+@NullMarked
+package penmirror.web.plan;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,121 @@
+// Fold, lay over, stand beside; flip, greyscale, squint. Only drawing: every figure comes from the server.
+(() => {
+  const mirror = document.getElementById('mirror');
+  const file = document.getElementById('file');
+
+  // A redraw can be dropped anywhere.
+  document.addEventListener('dragover', (event) => { if (event.dataTransfer?.types.includes('Files')) event.preventDefault(); });
+  document.addEventListener('drop', (event) => {
+    event.preventDefault();
+    if (event.dataTransfer.files.length !== 1) return;
+    file.files = event.dataTransfer.files;
+    file.form.requestSubmit();
+  });
+  document.addEventListener('paste', (event) => {
+    if (event.clipboardData.files.length !== 1) return;
+    file.files = event.clipboardData.files;
+    file.form.requestSubmit();
+  });
+  if (!mirror) return;
+
+  const width = Number(mirror.dataset.width);
+  const height = Number(mirror.dataset.height);
+  const slider = document.getElementById('fold-at');
+  const node = (id) => document.getElementById(id);
+  let mode = 'fold';
+  let fold = Number(mirror.dataset.fold);
+
+  const show = () => {
+    const flip = pressed('flip');
+    const room = mode === 'beside' ? 2 * width + 20 : width;
+    mirror.setAttribute('viewBox', `0 0 ${room} ${height}`);
+    node('flipped').setAttribute('transform', flip ? `translate(${room} 0) scale(-1 1)` : '');
+    const foldInside = flip ? width - fold : fold;
+    const left = mode === 'fold' ? foldInside : width;
+    node('left-clip').setAttribute('x', mode === 'fold' && flip ? foldInside : 0);
+    node('left-clip').setAttribute('width', mode === 'fold' && flip ? width - foldInside : left);
+    node('right-clip').setAttribute('x', mode === 'fold' && !flip ? foldInside : 0);
+    node('right-clip').setAttribute('width', mode === 'fold' ? (flip ? foldInside : width - foldInside) : room);
+    const aside = mode === 'beside' ? `translate(${width + 20} 0)` : '';
+    node('redraw-place').setAttribute('transform', aside);
+    node('mirror-marks-place').setAttribute('transform', aside);
+    mirror.classList.toggle('over', mode === 'over');
+    mirror.classList.toggle('grey', pressed('grey'));
+    mirror.classList.toggle('squint', pressed('squint'));
+    mirror.classList.toggle('no-marks', !pressed('marks'));
+    node('fold-line').setAttribute('d', mode === 'fold' ? `M${fold} 0V${height}` : '');
+    // Words would read mirrored: turn the numbers back.
+    document.querySelectorAll('#mirror .pin text').forEach((text) => text.setAttribute('transform', flip ? 'scale(-1 1)' : ''));
+    slider.disabled = mode !== 'fold';
+    slider.value = String(fold);
+  };
+
+  const button = (name) => document.querySelector(`[data-toggle="${name}"]`);
+  const pressed = (name) => button(name).getAttribute('aria-pressed') === 'true';
+  const toggle = (name) => { button(name).setAttribute('aria-pressed', String(!pressed(name))); show(); };
+  const setMode = (name) => {
+    mode = name;
+    document.querySelectorAll('[data-mode]').forEach((each) => each.setAttribute('aria-pressed', String(each.dataset.mode === name)));
+    show();
+  };
+  const setFold = (x) => { fold = Math.max(0, Math.min(width, x)); show(); };
+
+  document.querySelectorAll('[data-toggle]').forEach((each) => each.addEventListener('click', () => toggle(each.dataset.toggle)));
+  document.querySelectorAll('[data-mode]').forEach((each) => each.addEventListener('click', () => setMode(each.dataset.mode)));
+  slider.addEventListener('input', () => setFold(Number(slider.value)));
+  node('source').addEventListener('change', (event) => event.target.form.submit());
+
+  let dragging = false;
+  const toPicture = (event) => {
+    const matrix = mirror.getScreenCTM().inverse();
+    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix).x;
+  };
+  mirror.addEventListener('pointerdown', (event) => {
+    if (mode !== 'fold') return;
+    dragging = true;
+    mirror.setPointerCapture(event.pointerId);
+    setFold(toPicture(event));
+  });
+  mirror.addEventListener('pointermove', (event) => { if (dragging) setFold(toPicture(event)); });
+  mirror.addEventListener('pointerup', () => { dragging = false; });
+
+  const fixes = [...document.querySelectorAll('.fix')];
+  const choose = (fix) => {
+    fixes.forEach((each) => each.classList.toggle('now', each === fix));
+    document.querySelectorAll('#mirror .pin').forEach((pin) => pin.classList.toggle('now', pin.textContent.trim() === fix.dataset.fix));
+  };
+  fixes.forEach((fix) => {
+    fix.addEventListener('focus', () => choose(fix));
+    fix.addEventListener('click', () => fix.focus());
+  });
+
+  document.addEventListener('keydown', (event) => {
+    if (window.penMirror.typing(event)) return;
+    const at = fixes.indexOf(document.activeElement);
+    const letters = window.penMirror.lettersOn();
+    const key = event.key.toLowerCase();
+    if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+      setFold(fold + (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? width / 10 : width / 60));
+    } else if (!letters) {
+      return;
+    } else if (key === 'j') {
+      fixes[Math.min(fixes.length - 1, at + 1)]?.focus();
+    } else if (key === 'k') {
+      fixes[Math.max(0, at - 1)]?.focus();
+    } else if (key === 'o') {
+      setMode(mode === 'over' ? 'fold' : 'over');
+    } else if (key === 'f') {
+      toggle('flip');
+    } else if (key === 'g') {
+      toggle('grey');
+    } else if (key === 's') {
+      toggle('squint');
+    } else if (key === 'm') {
+      toggle('marks');
+    } else {
+      return;
+    }
+    event.preventDefault();
+  });
+  show();
+})();

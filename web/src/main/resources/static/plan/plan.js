@@ -1,0 +1,1 @@
+// Nothing beyond what every page has.
