@@ -168,7 +168,7 @@
 
   // ---- readings hang at the height of what they measure ----------------------------------------
 
-  const ROW = 29;
+  const ROW = 27;
   const placeRows = () => {
     const rows = document.querySelector('#readings .rows');
     if (!rows) return;
@@ -183,7 +183,7 @@
     }
     const box = art.getBoundingClientRect();
     const top = rows.getBoundingClientRect().top;
-    const room = Math.max((read.length + waits.length) * ROW, Math.min(430, box.height - 270));
+    const room = Math.max((read.length + waits.length) * ROW, Math.min(400, box.height - 345));
     const scale = box.height / view.height;
     const wanted = read
       .map((row) => ({ row, at: box.top - top + (Number(row.dataset.anchor) - view.y) * scale }))

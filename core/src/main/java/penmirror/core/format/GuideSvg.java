@@ -37,7 +37,7 @@ public final class GuideSvg {
     // Fine at any canvas size: a thousandth of the longer side, never under a pixel.
     hair =
         Math.max(1, Math.max(plan.canvas().widthPixels(), plan.canvas().heightPixels()) / 1000.0);
-    textPixels = 11 * hair;
+    textPixels = 17 * hair;
   }
 
   public static String write(GuidePlan plan) {
@@ -296,7 +296,13 @@ public final class GuideSvg {
         "fill",
         BLUE_TEXT,
         "text-anchor",
-        anchor);
+        anchor,
+        "stroke",
+        "#FFFFFF",
+        "stroke-width",
+        number(4 * hair),
+        "paint-order",
+        "stroke");
     out.writeCharacters(text);
     out.writeEndElement();
   }

@@ -117,12 +117,12 @@ final class FixFinder {
   }
 
   private Fix fix(Part part, List<Step> steps, double gained, List<Move> moves) {
-    List<String> phrases = steps.stream().map(FixFinder::phrase).toList();
     List<Step> worstFirst =
         steps.stream()
             .sorted(
                 Comparator.comparingDouble((Step step) -> -Math.abs(step.score().z().orElse(0.0))))
             .toList();
+    List<String> phrases = worstFirst.stream().map(FixFinder::phrase).toList();
     RuleScore worst = worstFirst.get(0).score();
     String why = why(worst);
     if (steps.size() == 1) {

@@ -1,12 +1,16 @@
 package penmirror.web.evidence;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerClient.ScheduleOptions;
+import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
@@ -29,6 +33,9 @@ public class PixelReading {
   private static final TaskDescriptor<String> READ_PIXELS =
       TaskDescriptor.of("read-pixels", String.class);
 
+  /** After a fault, such as the database being down, a job is tried again this much later. */
+  private static final Duration RETRY_AFTER = Duration.ofSeconds(10);
+
   private final PixelReadingStore store;
   private final Clock clock;
   private final Scheduler scheduler;
@@ -37,7 +44,9 @@ public class PixelReading {
     this.store = store;
     this.clock = clock;
     OneTimeTask<String> task =
-        Tasks.oneTime(READ_PIXELS).execute((instance, context) -> read(instance.getId()));
+        Tasks.oneTime(READ_PIXELS)
+            .onFailure(new FailureHandler.OnFailureRetryLater<>(RETRY_AFTER))
+            .execute((instance, context) -> read(instance.getId()));
     scheduler =
         Scheduler.create(dataSource, task)
             .threads(1)
@@ -62,8 +71,18 @@ public class PixelReading {
   /** Has a picture read, unless it has been read or is waiting already. */
   public void ask(String pictureSha256) {
     if (store.await(pictureSha256, PixelReader.ALGORITHM_VERSION)) {
-      scheduler.scheduleIfNotExists(
-          READ_PIXELS.instance(pictureSha256).data(pictureSha256).scheduledTo(clock.instant()));
+      schedule(pictureSha256);
+    }
+  }
+
+  /** A job that waits for its retry is brought forward; one that runs will do the work itself. */
+  private void schedule(String pictureSha256) {
+    try {
+      scheduler.schedule(
+          READ_PIXELS.instance(pictureSha256).data(pictureSha256).scheduledTo(clock.instant()),
+          ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
+    } catch (TaskInstanceCurrentlyExecutingException e) {
+      LOG.info("Picture {} is being read already.", pictureSha256);
     }
   }
 
@@ -78,11 +97,15 @@ public class PixelReading {
   }
 
   private void read(String sha256) {
+    Optional<byte[]> file = store.file(sha256);
+    if (file.isEmpty()) {
+      return; // The picture was taken away before its turn came.
+    }
     try {
       PixelReadings readings =
           new PixelReader()
               .read(
-                  new PictureReader().open(store.file(sha256)).picture(),
+                  new PictureReader().open(file.get()).picture(),
                   step -> {
                     if (!store.beginStep(sha256, step)) {
                       throw new CancellationException();

@@ -153,12 +153,13 @@ public class PixelReadingStore {
         .execute();
   }
 
-  byte[] file(String sha256) {
+  /** Empty when there is no such picture any more. */
+  Optional<byte[]> file(String sha256) {
     return database
         .select(PICTURE.BYTES)
         .from(PICTURE)
         .where(PICTURE.SHA256.eq(sha256))
-        .fetchSingle(PICTURE.BYTES);
+        .fetchOptional(PICTURE.BYTES);
   }
 
   private static Optional<Step> step(String name) {

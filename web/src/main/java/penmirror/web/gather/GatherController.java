@@ -20,10 +20,13 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.figure.View;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.Wording;
+import penmirror.core.measure.line.LineMeasures;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.PixelReadingStore;
-import penmirror.web.layout.Rail;
-import penmirror.web.layout.Stage;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -158,6 +161,29 @@ class GatherController {
             .findFirst()
             .orElse(tiles.isEmpty() ? null : tiles.get(0));
     model.addAttribute("chosen", shown);
+    model.addAttribute("says", shown == null ? List.of() : says(shown.work()));
+  }
+
+  /** A reading of the chosen work in words. */
+  record Saying(String name, String value) {}
+
+  private List<Saying> says(Work work) {
+    List<Saying> sayings = new ArrayList<>();
+    MeasureCatalogue.readAll(evidence.of(work))
+        .forEach(
+            (measure, result) ->
+                result
+                    .reading()
+                    .filter(reading -> measure != LineMeasures.WIDTH_BY_FIGURE)
+                    .ifPresent(
+                        reading ->
+                            sayings.add(
+                                new Saying(
+                                    Wording.name(measure),
+                                    Wording.number(measure.unit(), reading.value())
+                                        + " "
+                                        + Wording.unit(measure.unit())))));
+    return sayings;
   }
 
   private Tile tile(Work work) {

@@ -66,7 +66,7 @@ class LibraryController {
   /**
    * A work standing on the common ground line at the common height.
    *
-   * @param heads levels of the head ruler from the crown down, in page pixels
+   * @param heads the head ruler from the crown down, in page pixels; the last is cut by the ground
    */
   record Stand(
       Work work,
@@ -74,9 +74,10 @@ class LibraryController {
       String y,
       String width,
       String height,
-      List<String> heads,
-      String headStep,
+      List<RulerPart> heads,
       String label) {}
+
+  record RulerPart(String y, String height) {}
 
   @GetMapping("/")
   String library(Model model) {
@@ -174,9 +175,10 @@ class LibraryController {
     }
     double scale = FIGURE_PIXELS / tall;
     double step = head.get().headPixels() * scale;
-    List<String> levels = new ArrayList<>();
+    List<RulerPart> levels = new ArrayList<>();
     for (int i = 0; i * step <= FIGURE_PIXELS && i < 20; i++) {
-      levels.add(number(GROUND_PIXELS - FIGURE_PIXELS + i * step));
+      double y = GROUND_PIXELS - FIGURE_PIXELS + i * step;
+      levels.add(new RulerPart(number(y), number(Math.min(step, GROUND_PIXELS - y))));
     }
     return Optional.of(
         new Stand(
@@ -186,7 +188,6 @@ class LibraryController {
             number(work.widthPixels() * scale),
             number(work.heightPixels() * scale),
             levels,
-            number(step),
             text("library.heads", Wording.number(tall / head.get().headPixels(), 1))));
   }
 

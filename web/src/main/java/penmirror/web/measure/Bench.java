@@ -16,6 +16,7 @@ import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Wording;
+import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.line.LineReadings;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
@@ -54,13 +55,14 @@ class Bench {
       Optional<Double> anchorY,
       String landmarks) {
 
-    boolean isRead() {
+    public boolean isRead() {
       return !value.isEmpty();
     }
   }
 
   /** A line, shade or colour reading from the pixels. */
-  record PixelRow(String name, String value, String rule, boolean misses) {}
+  record PixelRow(
+      String name, String value, String unit, String rule, Optional<ReadingStrip> strip) {}
 
   /** Fills the two reading blocks. */
   void addReadings(Model model, Study study, Work work, Marks marks) {
@@ -78,14 +80,15 @@ class Bench {
                     reading ->
                         rows.add(row(measure, marks, rule, Optional.of(reading.value()), "")),
                     none -> rows.add(row(measure, marks, rule, Optional.empty(), waitsFor(none))));
-              } else if (result.reading().isPresent()) {
+              } else if (result.reading().isPresent() && !standsIn(measure, evidence)) {
                 double value = result.reading().get().value();
                 pixelRows.add(
                     new PixelRow(
                         Wording.name(measure),
-                        amount(measure, value),
+                        Wording.number(measure.unit(), value),
+                        Wording.unit(measure.unit()),
                         rule.map(Bench::band).orElse(""),
-                        rule.map(r -> Math.abs(r.z(value)) > 1).orElse(false)));
+                        rule.map(r -> ReadingStrip.of(r, value))));
               }
             });
     rows.sort(
@@ -153,8 +156,9 @@ class Bench {
         + Wording.number(measure.unit(), rule.high());
   }
 
-  private static String amount(Measure measure, double value) {
-    return Wording.number(measure.unit(), value) + " " + Wording.unit(measure.unit());
+  /** Line weight by figure says nothing new once the head is known. */
+  private static boolean standsIn(Measure measure, Evidence evidence) {
+    return measure == LineMeasures.WIDTH_BY_FIGURE && evidence.marks().headFrame().isPresent();
   }
 
   private String waitsFor(NoReading none) {

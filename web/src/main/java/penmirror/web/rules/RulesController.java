@@ -18,9 +18,9 @@ import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.Wording;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
-import penmirror.web.layout.Rail;
-import penmirror.web.layout.Stage;
 import penmirror.web.layout.StripPlot;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 

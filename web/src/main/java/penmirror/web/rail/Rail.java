@@ -1,4 +1,4 @@
-package penmirror.web.layout;
+package penmirror.web.rail;
 
 import static org.jooq.impl.DSL.countDistinct;
 import static penmirror.web.storage.generated.Tables.MARKING;

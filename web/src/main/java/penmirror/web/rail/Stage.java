@@ -1,4 +1,4 @@
-package penmirror.web.layout;
+package penmirror.web.rail;
 
 import java.util.Locale;
 

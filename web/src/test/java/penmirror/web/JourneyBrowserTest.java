@@ -1,0 +1,340 @@
+package penmirror.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.format.MarksFile;
+import penmirror.core.format.StyleFile;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.Wording;
+import penmirror.core.raster.PictureReader;
+import penmirror.core.scoring.Score;
+import penmirror.core.scoring.Scorer;
+import penmirror.demoart.DrawnWork;
+
+/** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */
+class JourneyBrowserTest extends DatabaseTest {
+  private static Playwright playwright;
+  private static Browser browser;
+
+  @LocalServerPort int port;
+
+  private BrowserContext context;
+  private Page page;
+  private final List<String> complaints = new ArrayList<>();
+  private final List<String> barriers = new ArrayList<>();
+
+  @BeforeAll
+  static void openTheBrowser() {
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+  }
+
+  @AfterAll
+  static void closeTheBrowser() {
+    playwright.close();
+  }
+
+  @BeforeEach
+  void openAPage() {
+    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    page = context.newPage();
+    page.setDefaultTimeout(15_000);
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error")) {
+            complaints.add(message.text());
+          }
+        });
+    page.onPageError(complaints::add);
+  }
+
+  @AfterEach
+  void closeThePage() {
+    context.close();
+  }
+
+  @Test
+  void fromSourcePicturesToAScoredRedraw() throws Exception {
+    try {
+      wholeJob();
+    } catch (Exception | AssertionError e) {
+      page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/journey-failure.png")));
+      throw e;
+    }
+  }
+
+  private void wholeJob() throws Exception {
+    begin();
+    gather();
+    for (int i = 1; i <= 6; i++) {
+      mark(source(i), i % 2 == 0);
+    }
+    rules();
+    plan();
+    long redrawId = mirror();
+    recompute(redrawId);
+    assertThat(complaints).as("what the browser complained of").isEmpty();
+    assertThat(barriers).as("accessibility, WCAG 2.2 AA").isEmpty();
+  }
+
+  private void begin() {
+    page.navigate("http://127.0.0.1:" + port + "/");
+    requireAccessible("library");
+    page.keyboard().press("b");
+    page.getByLabel("Illustrator").fill("Odile Marrow");
+    page.getByLabel("Name of the study").fill("The Lantern Barge");
+    page.getByLabel("Credit line").fill("Odile Marrow, The Lantern Barge. Studied for practice.");
+    requireAccessible("new study");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("h1")).hasText("The wall");
+  }
+
+  /** By the file chooser, a wrong file among them; then one dropped. */
+  private void gather() {
+    List<FilePayload> files = new ArrayList<>();
+    for (int i = 1; i <= 5; i++) {
+      files.add(payload(source(i)));
+    }
+    files.add(new FilePayload("notes.png", "image/png", "not a picture".getBytes()));
+    page.locator("#files").setInputFiles(files.toArray(FilePayload[]::new));
+    assertThat(page.locator(".tile")).hasCount(5);
+    assertThat(page.locator(".fault")).containsText("notes.png was not taken in");
+    drop(source(6));
+    assertThat(page.locator(".tile")).hasCount(6);
+    requireAccessible("gather");
+    page.locator(".tile").first().click();
+    page.getByLabel("Title").fill("Pell, lantern raised");
+    page.getByRole(
+            com.microsoft.playwright.options.AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName("Save"))
+        .click();
+    assertThat(page.locator(".tile.sel .cap")).containsText("Pell, lantern raised");
+    page.keyboard().press("2");
+    page.waitForSelector("#bench");
+  }
+
+  private void drop(DrawnWork work) {
+    page.evaluate(
+        "async ([name, base64]) => {"
+            + " const bytes = Uint8Array.from(atob(base64), c => c.charCodeAt(0));"
+            + " const data = new DataTransfer();"
+            + " data.items.add(new File([bytes], name, {type: 'image/png'}));"
+            + " document.getElementById('work').dispatchEvent("
+            + "   new DragEvent('drop', {bubbles: true, cancelable: true, dataTransfer: data})); }",
+        List.of(work.fileName(), java.util.Base64.getEncoder().encodeToString(work.png())));
+  }
+
+  /** Every point of the roll in marking order: by click, or by pointing and the space bar. */
+  private void mark(DrawnWork work, boolean byKeyboard) {
+    page.waitForSelector("#bench");
+    Marks truth = work.truth();
+    for (Locator entry : page.locator("#roll button").all()) {
+      Landmark landmark = Landmark.ofKey(entry.getAttribute("data-landmark")).orElseThrow();
+      assertThat(entry).hasAttribute("aria-current", "true");
+      Optional<Point> place = truth.point(landmark);
+      if (place.isEmpty()) {
+        page.keyboard().press("n");
+        continue;
+      }
+      double[] at = onScreen(place.get());
+      page.mouse().move(at[0], at[1]);
+      if (byKeyboard) {
+        page.keyboard().press("Space");
+      } else {
+        page.mouse().click(at[0], at[1]);
+      }
+    }
+    assertThat(page.locator("#placed")).hasText("16 of 16");
+    assertThat(page.locator("#kept")).hasText("Kept");
+    assertThat(page.locator(".rd[data-measure='stature.heads'] b")).isVisible();
+    nudgeAndUndo();
+    page.waitForSelector("#pixels .swatches", new Page.WaitForSelectorOptions().setTimeout(60_000));
+    if (work == source(1)) {
+      requireAccessible("measure");
+    }
+    Locator next = page.locator(".top a", new Page.LocatorOptions().setHasText("Next"));
+    if (next.count() > 0) {
+      next.click();
+      page.waitForURL("**/measure");
+      assertThat(page.locator("#placed")).not().hasText("16 of 16");
+    }
+  }
+
+  /** Arrow keys move the active point by one and ten pixels; Z takes it back. */
+  private void nudgeAndUndo() {
+    page.locator("#roll button").first().click();
+    String before = landmark("crown");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Shift+ArrowDown");
+    assertThat(page.locator("#say"))
+        .containsText(String.valueOf(number(before, "y") + 11).replaceAll("\\.0$", ""));
+    page.keyboard().press("z");
+    page.keyboard().press("z");
+    assertThat(page.locator("#marks [data-landmark='crown']")).hasAttribute("transform", before);
+    assertThat(page.locator("#kept")).hasText("Kept");
+  }
+
+  private String landmark(String key) {
+    return page.locator("#marks [data-landmark='" + key + "']").getAttribute("transform");
+  }
+
+  private static double number(String transform, String axis) {
+    String[] numbers = transform.replaceFirst("translate\\(([^)]*)\\).*", "$1").split(" ");
+    return Double.parseDouble(numbers[axis.equals("x") ? 0 : 1]);
+  }
+
+  private void rules() {
+    page.keyboard().press("Escape");
+    page.keyboard().press("3");
+    page.waitForSelector(".strips table");
+    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(6);
+    requireAccessible("rules");
+    page.locator("tr[data-measure='eye.line'] a").first().click();
+    page.waitForSelector("#bench");
+    page.goBack();
+    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(6);
+  }
+
+  private void plan() {
+    page.keyboard().press("4");
+    page.waitForSelector(".guide");
+    page.getByLabel("Width, px").fill("1240");
+    page.getByLabel("Height, px").fill("1760");
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".guide img")).hasAttribute("width", "1240");
+    assertThat((Integer) page.evaluate("document.querySelector('.guide img').naturalWidth"))
+        .isEqualTo(1240);
+    requireAccessible("plan");
+  }
+
+  private long mirror() {
+    page.keyboard().press("5");
+    page.waitForSelector(".start");
+    requireAccessible("mirror, empty");
+    page.locator("#file").setInputFiles(payload(redraw(1)));
+    page.waitForSelector("#bench");
+    markRedraw(redraw(1));
+    page.locator(".top a", new Page.LocatorOptions().setHasText("See the mirror")).click();
+    page.waitForSelector("#mirror");
+    assertThat(page.locator("#headline")).containsText("high");
+    assertThat(page.locator(".fix", new Page.LocatorOptions().setHasText("ower both eyes")))
+        .hasCount(1);
+    requireAccessible("mirror");
+    for (String key : List.of("f", "g", "s", "o")) {
+      page.keyboard().press(key);
+    }
+    assertThat(page.locator("#mirror")).hasClass("grey squint over");
+    page.keyboard().press("j");
+    assertThat(page.locator(".fix").first()).hasClass("fix now");
+    return Long.parseLong(page.url().replaceFirst(".*/mirror/(\\d+).*", "$1"));
+  }
+
+  private void markRedraw(DrawnWork work) {
+    for (Locator entry : page.locator("#roll button").all()) {
+      Landmark landmark = Landmark.ofKey(entry.getAttribute("data-landmark")).orElseThrow();
+      Optional<Point> place = work.truth().point(landmark);
+      if (place.isEmpty()) {
+        page.keyboard().press("n");
+      } else {
+        double[] at = onScreen(place.get());
+        page.mouse().click(at[0], at[1]);
+      }
+    }
+    assertThat(page.locator("#kept")).hasText("Kept");
+    page.waitForSelector(
+        "#pixels .swatches",
+        new Page.WaitForSelectorOptions()
+            .setTimeout(60_000)
+            .setState(WaitForSelectorState.VISIBLE));
+  }
+
+  /** The score on the page is what the core makes of the page's own sheet, marks and picture. */
+  private void recompute(long redrawId) throws Exception {
+    String shown = page.locator("#overall").textContent();
+    String base = page.url().replaceFirst("(.*/studies/\\d+)/.*", "$1");
+    StyleFile style = StyleFile.parse(page.request().get(base + "/rules/style.json").text());
+    MarksFile marks =
+        MarksFile.parse(page.request().get(base + "/works/" + redrawId + "/marks.json").text());
+    Score score =
+        new Scorer(style.sheet())
+            .score(
+                new Evidence(
+                    marks.marks(),
+                    Optional.of(
+                        new PixelReader()
+                            .read(new PictureReader().open(redraw(1).png()).picture()))));
+    assertThat(shown).isEqualTo(Wording.number(score.overall().orElseThrow(), 1));
+    // Marked by hand through the page, the points lie where the drawing's truth has them.
+    Point crown = marks.marks().point(Landmark.CROWN).orElseThrow();
+    assertThat(crown.distanceTo(redraw(1).truth().point(Landmark.CROWN).orElseThrow()))
+        .isLessThan(3);
+  }
+
+  private double[] onScreen(Point picture) {
+    @SuppressWarnings("unchecked")
+    List<Number> at =
+        (List<Number>)
+            page.evaluate(
+                "([x, y]) => { const p = new DOMPoint(x, y)"
+                    + ".matrixTransform(document.getElementById('art').getScreenCTM());"
+                    + " return [p.x, p.y]; }",
+                List.of(picture.x(), picture.y()));
+    return new double[] {at.get(0).doubleValue(), at.get(1).doubleValue()};
+  }
+
+  private void requireAccessible(String where) {
+    var result =
+        new AxeBuilder(page)
+            .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"))
+            .analyze();
+    result
+        .getViolations()
+        .forEach(
+            violation ->
+                violation
+                    .getNodes()
+                    .forEach(
+                        node ->
+                            barriers.add(
+                                where + ", " + violation.getId() + ": " + node.getHtml())));
+  }
+
+  private static FilePayload payload(DrawnWork work) {
+    return new FilePayload(work.fileName(), "image/png", work.png());
+  }
+}

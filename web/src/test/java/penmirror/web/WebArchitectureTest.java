@@ -1,0 +1,34 @@
+package penmirror.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "penmirror.web", importOptions = DoNotIncludeTests.class)
+class WebArchitectureTest {
+
+  @ArchTest
+  static final ArchRule STAGES_HAVE_NO_CYCLES =
+      slices().matching("penmirror.web.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule ONLY_STORES_TOUCH_THE_DATABASE =
+      noClasses()
+          .that()
+          .haveSimpleNameNotEndingWith("Store")
+          .and()
+          .resideOutsideOfPackage("penmirror.web.storage..")
+          .and()
+          .doNotHaveSimpleName("Faults")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.jooq..", "penmirror.web.storage..");
+
+  @ArchTest
+  static final ArchRule DOES_NOT_KNOW_THE_COMMAND_LINE =
+      noClasses().should().dependOnClassesThat().resideInAPackage("penmirror.commandline..");
+}
