@@ -16,6 +16,7 @@ import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
+import penmirror.core.raster.Picture;
 import penmirror.core.raster.PictureReader;
 import penmirror.core.raster.UnusablePictureException;
 import penmirror.core.style.StyleSheet;
@@ -48,10 +49,14 @@ final class Inputs {
   /** Picture read and marks found. Without marks: none, seen from the front. */
   static Evidence evidence(Path image, @Nullable Path marks) throws UnusableInputException {
     try {
-      Marks found = marks(image, marks).orElse(Marks.none(View.FRONT));
+      Picture picture = new PictureReader().open(bytes(image)).picture();
+      Optional<MarksFile> file = marks(image, marks);
+      if (file.isPresent()) {
+        requireSameSize(image, picture, file.get());
+      }
       return new Evidence(
-          found,
-          Optional.of(new PixelReader().read(new PictureReader().open(bytes(image)).picture())));
+          file.map(MarksFile::marks).orElse(Marks.none(View.FRONT)),
+          Optional.of(new PixelReader().read(picture)));
     } catch (UnusablePictureException e) {
       throw new UnusableInputException(image.toString(), e.getMessage());
     }
@@ -65,8 +70,29 @@ final class Inputs {
     }
   }
 
+  /** Marks made on a copy of another size would give wrong lengths without a word. */
+  private static void requireSameSize(Path image, Picture picture, MarksFile file)
+      throws UnusableInputException {
+    Optional<MarksFile.MarkedImage> marked = file.image();
+    if (marked.isPresent()
+        && (marked.get().widthPixels() != picture.widthPixels()
+            || marked.get().heightPixels() != picture.heightPixels())) {
+      throw new UnusableInputException(
+          image.toString(),
+          "The marks were made on a picture of "
+              + marked.get().widthPixels()
+              + " x "
+              + marked.get().heightPixels()
+              + " px, this one has "
+              + picture.widthPixels()
+              + " x "
+              + picture.heightPixels()
+              + " px. Use the picture that was marked.");
+    }
+  }
+
   /** The marks file itself, or the one of the same base name in a folder; none in it: empty. */
-  private static Optional<Marks> marks(Path image, @Nullable Path marks)
+  private static Optional<MarksFile> marks(Path image, @Nullable Path marks)
       throws UnusableInputException {
     if (marks == null) {
       return Optional.empty();
@@ -79,7 +105,7 @@ final class Inputs {
       }
     }
     try {
-      return Optional.of(MarksFile.parse(text(file)).marks());
+      return Optional.of(MarksFile.parse(text(file)));
     } catch (FormatException e) {
       throw new UnusableInputException(file.toString(), e.getMessage());
     }

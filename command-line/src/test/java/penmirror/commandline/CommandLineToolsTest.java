@@ -107,6 +107,19 @@ class CommandLineToolsTest {
   }
 
   @Test
+  void marksOfAnotherSizeAreRefusedWithBothSizes() throws IOException {
+    Path marks = folder.resolve("other-size.marks.json");
+    Files.writeString(
+        marks,
+        MarksFile.of(DemoStudio.works().get(0).truth())
+            .about(new MarksFile.MarkedImage("x.png", "", 620, 880))
+            .toJson());
+    assertThat(run("measure", file("lantern-barge-1.png"), "--marks", marks.toString()))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("620 x 880").contains("1240 x 1760");
+  }
+
+  @Test
   void wrongUsageExitsWithTwoAndSaysWhatIsExpected() {
     assertThat(run("measure")).isEqualTo(2);
     assertThat(run("guide", "--style", "x.json", "--canvas", "big", "-o", "g.svg")).isEqualTo(2);

@@ -315,7 +315,13 @@
     }
   };
 
-  window.addEventListener('beforeunload', (event) => { if (dirty || inFlight) { save(); event.preventDefault(); } });
+  // Leaving the page sends what is still waiting; the draft stays until it is known to have arrived.
+  window.addEventListener('pagehide', () => {
+    if (!dirty || inConflict) return;
+    fetch(data.save, {
+      method: 'POST', keepalive: true, headers: headers({ 'X-Marks-Version': String(version) }), body: JSON.stringify(landmarks),
+    }).catch(() => {});
+  });
 
   // ---- changing ----------------------------------------------------------------------------------
 

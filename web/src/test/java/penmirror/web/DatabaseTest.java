@@ -10,8 +10,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 import penmirror.demoart.DemoStudio;
 import penmirror.demoart.DrawnWork;
+import penmirror.web.studies.StudyStore;
 
 /**
  * A test on the whole application with its own PostgreSQL, which {@code ./pen-mirror test} starts.
@@ -23,6 +25,9 @@ abstract class DatabaseTest {
   static final List<DrawnWork> DEMO = DemoStudio.works();
 
   @Autowired DSLContext database;
+
+  /** A spy in every test, so that all share one application. */
+  @MockitoSpyBean StudyStore studies;
 
   @BeforeEach
   void emptyTheLibrary() {

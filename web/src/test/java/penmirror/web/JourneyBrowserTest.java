@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
@@ -50,6 +51,7 @@ class JourneyBrowserTest extends DatabaseTest {
 
   @BeforeAll
   static void openTheBrowser() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -73,7 +75,7 @@ class JourneyBrowserTest extends DatabaseTest {
   void openAPage() {
     context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     page = context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(30_000);
     page.onConsoleMessage(
         message -> {
           if (message.type().equals("error")) {
@@ -130,6 +132,7 @@ class JourneyBrowserTest extends DatabaseTest {
     for (int i = 1; i <= 5; i++) {
       files.add(payload(source(i)));
     }
+    page.waitForLoadState();
     files.add(new FilePayload("notes.png", "image/png", "not a picture".getBytes()));
     page.locator("#files").setInputFiles(files.toArray(FilePayload[]::new));
     assertThat(page.locator(".tile")).hasCount(5);
@@ -245,6 +248,7 @@ class JourneyBrowserTest extends DatabaseTest {
   private long mirror() {
     page.keyboard().press("5");
     page.waitForSelector(".start");
+    page.waitForLoadState();
     requireAccessible("mirror, empty");
     page.locator("#file").setInputFiles(payload(redraw(1)));
     page.waitForSelector("#bench");

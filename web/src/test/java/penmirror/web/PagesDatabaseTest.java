@@ -3,6 +3,8 @@ package penmirror.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
+import static org.mockito.Mockito.doCallRealMethod;
+import static org.mockito.Mockito.doThrow;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
@@ -20,6 +22,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
@@ -37,13 +40,11 @@ import penmirror.core.scoring.Scorer;
 import penmirror.demoart.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReadingStore;
-import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
 
 class PagesDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
-  @Autowired StudyStore studies;
   @Autowired WorkStore works;
   @Autowired MarkingStore markings;
   @Autowired PixelReadingStore pixelReadings;
@@ -290,6 +291,20 @@ class PagesDatabaseTest extends DatabaseTest {
   @Test
   void healthAnswers() throws Exception {
     mvc.perform(get("/actuator/health")).andExpect(content().string(containsString("UP")));
+  }
+
+  @Test
+  void aStoppedDatabaseIsAClearPageThatMendsItself() throws Exception {
+    doThrow(new CannotGetJdbcConnectionException("Connection refused")).when(studies).all();
+    mvc.perform(get("/"))
+        .andExpect(status().isServiceUnavailable())
+        .andExpect(content().string(containsString("library does not answer just now")))
+        .andExpect(content().string(containsString("nothing could be read or kept")));
+    mvc.perform(get("/").header("HX-Request", "true"))
+        .andExpect(status().isServiceUnavailable())
+        .andExpect(header().string("HX-Retarget", "#faults"));
+    doCallRealMethod().when(studies).all();
+    mvc.perform(get("/")).andExpect(status().isOk());
   }
 
   @Test

@@ -34,6 +34,34 @@ public final class MarksFile {
     return new MarksFile(document, marks);
   }
 
+  /** The picture that was marked. */
+  public record MarkedImage(String file, String sha256, int widthPixels, int heightPixels) {}
+
+  /** The same file with a note of the picture it belongs to. */
+  public MarksFile about(MarkedImage image) {
+    ObjectNode copy = document.deepCopy();
+    copy.putObject("image")
+        .put("file", image.file())
+        .put("sha256", image.sha256())
+        .put("width", image.widthPixels())
+        .put("height", image.heightPixels());
+    return new MarksFile(copy, marks);
+  }
+
+  /** The picture it was made on; empty when the file does not say how large that was. */
+  public Optional<MarkedImage> image() {
+    JsonNode image = document.path("image");
+    if (!image.path("width").isInt() || !image.path("height").isInt()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new MarkedImage(
+            image.path("file").asString(""),
+            image.path("sha256").asString(""),
+            image.path("width").asInt(),
+            image.path("height").asInt()));
+  }
+
   /**
    * @throws FormatException naming the field that does not fit
    */

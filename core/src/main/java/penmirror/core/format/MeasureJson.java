@@ -43,7 +43,9 @@ public final class MeasureJson {
             ? headPixels
             : evidence.marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
     ObjectNode headNode = node.putObject("head");
-    if (source != HeadSource.NONE) {
+    if (source == HeadSource.NONE) {
+      headNode.putNull("px");
+    } else {
       headNode.put("px", head);
     }
     headNode.put("from", source.word);

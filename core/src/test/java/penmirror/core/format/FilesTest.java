@@ -31,6 +31,14 @@ class FilesTest {
   }
 
   @Test
+  void marksRememberThePictureTheyWereMadeOn() throws FormatException {
+    MarksFile.MarkedImage image = new MarksFile.MarkedImage("pell.png", "ab12", 1240, 1760);
+    MarksFile file = MarksFile.parse(MarksFile.of(Canon.realistic()).about(image).toJson());
+    assertThat(file.image()).contains(image);
+    assertThat(MarksFile.of(Canon.realistic()).image()).isEmpty();
+  }
+
+  @Test
   void unknownFieldsOfMarksSurvive() throws FormatException {
     String json =
         "{\"format\":\"pen-mirror/marks\",\"version\":1,\"by\":\"me\",\"later\":{\"x\":[1]},"

@@ -171,7 +171,15 @@ class MeasureController {
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             "attachment; filename=\"work-" + workId + ".marks.json\"")
-        .body(MarksFile.of(markings.newest(workId, work.view()).marks()).toJson());
+        .body(
+            MarksFile.of(markings.newest(workId, work.view()).marks())
+                .about(
+                    new MarksFile.MarkedImage(
+                        work.title(),
+                        work.pictureSha256(),
+                        work.widthPixels(),
+                        work.heightPixels()))
+                .toJson());
   }
 
   private String pixelBlock(long studyId, long workId, Model model) {
