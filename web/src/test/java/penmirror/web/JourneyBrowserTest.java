@@ -39,6 +39,8 @@ import penmirror.demoart.DrawnWork;
 
 /** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */
 class JourneyBrowserTest extends DatabaseTest {
+  private static final int SOURCES = 4;
+
   private static Playwright playwright;
   private static Browser browser;
 
@@ -103,7 +105,7 @@ class JourneyBrowserTest extends DatabaseTest {
   private void wholeJob() throws Exception {
     begin();
     gather();
-    for (int i = 1; i <= 6; i++) {
+    for (int i = 1; i <= SOURCES; i++) {
       mark(source(i), i % 2 == 0);
     }
     rules();
@@ -129,16 +131,16 @@ class JourneyBrowserTest extends DatabaseTest {
   /** By the file chooser, a wrong file among them; then one dropped. */
   private void gather() {
     List<FilePayload> files = new ArrayList<>();
-    for (int i = 1; i <= 5; i++) {
+    for (int i = 1; i < SOURCES; i++) {
       files.add(payload(source(i)));
     }
     page.waitForLoadState();
     files.add(new FilePayload("notes.png", "image/png", "not a picture".getBytes()));
     page.locator("#files").setInputFiles(files.toArray(FilePayload[]::new));
-    assertThat(page.locator(".tile")).hasCount(5);
+    assertThat(page.locator(".tile")).hasCount(SOURCES - 1);
     assertThat(page.locator(".fault")).containsText("notes.png was not taken in");
-    drop(source(6));
-    assertThat(page.locator(".tile")).hasCount(6);
+    drop(source(SOURCES));
+    assertThat(page.locator(".tile")).hasCount(SOURCES);
     requireAccessible("gather");
     page.locator(".tile").first().click();
     page.getByLabel("Title").fill("Pell, lantern raised");
@@ -225,12 +227,12 @@ class JourneyBrowserTest extends DatabaseTest {
     page.keyboard().press("Escape");
     page.keyboard().press("3");
     page.waitForSelector(".strips table");
-    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(6);
+    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
     requireAccessible("rules");
     page.locator("tr[data-measure='eye.line'] a").first().click();
     page.waitForSelector("#bench");
     page.goBack();
-    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(6);
+    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
   }
 
   private void plan() {
@@ -240,8 +242,7 @@ class JourneyBrowserTest extends DatabaseTest {
     page.getByLabel("Height, px").fill("1760");
     page.keyboard().press("Enter");
     assertThat(page.locator(".guide img")).hasAttribute("width", "1240");
-    assertThat((Integer) page.evaluate("document.querySelector('.guide img').naturalWidth"))
-        .isEqualTo(1240);
+    page.waitForFunction("document.querySelector('.guide img').naturalWidth === 1240");
     requireAccessible("plan");
   }
 

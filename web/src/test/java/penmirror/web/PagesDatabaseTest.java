@@ -184,7 +184,7 @@ class PagesDatabaseTest extends DatabaseTest {
   /** The page and the core, fed with the page's own files, come to the same figure. */
   @Test
   void theMirrorShowsWhatTheCoreComputes() throws Exception {
-    for (int i = 1; i <= 6; i++) {
+    for (int i = 1; i <= 4; i++) {
       markings.save(take(source(i), Work.Role.SOURCE).id(), 0, source(i).truth());
     }
     Work attempt = take(redraw(1), Work.Role.REDRAW);
