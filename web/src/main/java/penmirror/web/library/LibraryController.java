@@ -33,6 +33,8 @@ class LibraryController {
 
   private static final double GROUND_PIXELS = 372;
 
+  private static final double STAND_WIDTH = 284;
+
   private final StudyStore studies;
   private final WorkStore works;
   private final EvidenceFinder evidence;
@@ -57,7 +59,7 @@ class LibraryController {
       Study study,
       String worksText,
       List<String> soFar,
-      Optional<Stand> stand,
+      List<Stand> stands,
       String next,
       String nextReason,
       String nextHref,
@@ -66,9 +68,11 @@ class LibraryController {
   /**
    * A work standing on the common ground line at the common height.
    *
+   * @param who whose figure it is
    * @param heads the head ruler from the crown down, in page pixels; the last is cut by the ground
    */
   record Stand(
+      String who,
       Work work,
       String x,
       String y,
@@ -94,7 +98,7 @@ class LibraryController {
     String base = "/studies/" + study.id();
     String worksText = text("library.works", study.illustrator(), sources.size());
     List<String> soFar = soFar(sheets.sheetOf(study));
-    Optional<Stand> stand = sources.stream().flatMap(work -> stand(work).stream()).findFirst();
+    List<Stand> stand = stands(study, sources, redraws);
     if (sources.isEmpty()) {
       return new Column(
           study,
@@ -160,8 +164,26 @@ class LibraryController {
     return words;
   }
 
+  /** A source, the own character and the newest attempt, as far as each is marked. */
+  private List<Stand> stands(Study study, List<Work> sources, List<Work> redraws) {
+    List<Stand> stands = new ArrayList<>();
+    sources.stream()
+        .flatMap(work -> stand(study.illustrator(), work).stream())
+        .findFirst()
+        .ifPresent(stands::add);
+    works.inRole(study.id(), Work.Role.CHARACTER).stream()
+        .flatMap(work -> stand(text("library.character"), work).stream())
+        .findFirst()
+        .ifPresent(stands::add);
+    redraws.stream()
+        .reduce((first, last) -> last)
+        .flatMap(work -> stand(text("mirror.attempt", work.number()), work))
+        .ifPresent(stands::add);
+    return stands;
+  }
+
   /** Empty for a work without crown, chin and sole. */
-  private Optional<Stand> stand(Work work) {
+  private Optional<Stand> stand(String who, Work work) {
     Marks marks = evidence.of(work).marks();
     Optional<HeadFrame> head = marks.headFrame();
     Optional<Point> sole = marks.point(Landmark.SOLE);
@@ -182,8 +204,9 @@ class LibraryController {
     }
     return Optional.of(
         new Stand(
+            who,
             work,
-            number(150 - head.get().crown().x() * scale),
+            number(STAND_WIDTH / 2 - head.get().crown().x() * scale),
             number(GROUND_PIXELS - sole.get().y() * scale),
             number(work.widthPixels() * scale),
             number(work.heightPixels() * scale),
