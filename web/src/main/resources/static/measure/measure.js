@@ -241,6 +241,7 @@
 
   const changed = () => {
     dirty = true;
+    kept.textContent = data.saving;
     localStorage.setItem(draftKey, JSON.stringify({ version, landmarks }));
     clearTimeout(timer);
     timer = setTimeout(save, 150);
@@ -558,6 +559,7 @@
     version = draft.version;
     changed();
   } else {
+    if (draft) kept.textContent = data.saved;
     localStorage.removeItem(draftKey);
   }
   new ResizeObserver(fit).observe(art);

@@ -4,26 +4,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.test.web.server.LocalServerPort;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.format.MarksFile;
@@ -38,59 +27,10 @@ import penmirror.core.scoring.Scorer;
 import penmirror.demoart.DrawnWork;
 
 /** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */
-class JourneyBrowserTest extends DatabaseTest {
+class JourneyBrowserTest extends BrowserTest {
   private static final int SOURCES = 4;
 
-  private static Playwright playwright;
-  private static Browser browser;
-
-  @LocalServerPort int port;
-
-  private BrowserContext context;
-  private Page page;
-  private final List<String> complaints = new ArrayList<>();
   private final List<String> barriers = new ArrayList<>();
-
-  @BeforeAll
-  static void openTheBrowser() {
-    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
-    playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox", "--disable-gpu", "--disable-background-networking")));
-  }
-
-  @AfterAll
-  static void closeTheBrowser() {
-    playwright.close();
-  }
-
-  @BeforeEach
-  void openAPage() {
-    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-    page = context.newPage();
-    page.setDefaultTimeout(30_000);
-    page.onConsoleMessage(
-        message -> {
-          if (message.type().equals("error")) {
-            complaints.add(message.text());
-          }
-        });
-    page.onPageError(complaints::add);
-  }
-
-  @AfterEach
-  void closeThePage() {
-    context.close();
-  }
 
   @Test
   void fromSourcePicturesToAScoredRedraw() throws Exception {
@@ -117,7 +57,7 @@ class JourneyBrowserTest extends DatabaseTest {
   }
 
   private void begin() {
-    page.navigate("http://127.0.0.1:" + port + "/");
+    page.navigate(url("/"));
     requireAccessible("library");
     page.keyboard().press("b");
     page.getByLabel("Illustrator").fill("Odile Marrow");
@@ -310,18 +250,6 @@ class JourneyBrowserTest extends DatabaseTest {
         .isLessThan(3);
   }
 
-  private double[] onScreen(Point picture) {
-    @SuppressWarnings("unchecked")
-    List<Number> at =
-        (List<Number>)
-            page.evaluate(
-                "([x, y]) => { const p = new DOMPoint(x, y)"
-                    + ".matrixTransform(document.getElementById('art').getScreenCTM());"
-                    + " return [p.x, p.y]; }",
-                List.of(picture.x(), picture.y()));
-    return new double[] {at.get(0).doubleValue(), at.get(1).doubleValue()};
-  }
-
   private void requireAccessible(String where) {
     var result =
         new AxeBuilder(page)
@@ -337,9 +265,5 @@ class JourneyBrowserTest extends DatabaseTest {
                         node ->
                             barriers.add(
                                 where + ", " + violation.getId() + ": " + node.getHtml())));
-  }
-
-  private static FilePayload payload(DrawnWork work) {
-    return new FilePayload(work.fileName(), "image/png", work.png());
   }
 }

@@ -49,32 +49,25 @@ public class MarkingStore {
   }
 
   /**
-   * Saves a marking that was made from a given version.
+   * Saves a marking that was made from a given version. The newest marking sent again is no
+   * conflict: a page that never heard the answer may ask twice.
    *
-   * @return the new version, or empty when another save came in between: nothing is saved then
+   * @return the newest version, or empty when another save came in between: nothing is saved then
    */
   public Optional<Integer> save(long workId, int madeFromVersion, Marks marks) {
-    int newest =
-        database
-            .select(MARKING.VERSION)
-            .from(MARKING)
-            .where(MARKING.WORK_ID.eq(workId))
-            .orderBy(MARKING.VERSION.desc())
-            .limit(1)
-            .fetchOptional(MARKING.VERSION)
-            .orElse(0);
-    if (newest != madeFromVersion) {
-      return Optional.empty();
+    Marking newest = newest(workId, marks.view());
+    if (newest.version() != madeFromVersion) {
+      return newest.marks().equals(marks) ? Optional.of(newest.version()) : Optional.empty();
     }
     try {
       database
           .insertInto(MARKING)
           .set(MARKING.WORK_ID, workId)
-          .set(MARKING.VERSION, newest + 1)
+          .set(MARKING.VERSION, newest.version() + 1)
           .set(MARKING.LANDMARKS, JSONB.valueOf(MarksFile.landmarksJson(marks)))
           .set(MARKING.SAVED_AT, OffsetDateTime.now(clock))
           .execute();
-      return Optional.of(newest + 1);
+      return Optional.of(newest.version() + 1);
     } catch (DuplicateKeyException e) {
       return Optional.empty();
     }

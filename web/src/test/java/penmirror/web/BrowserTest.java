@@ -1,0 +1,94 @@
+package penmirror.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import penmirror.core.geometry.Point;
+import penmirror.demoart.DrawnWork;
+
+/** A test in Debian's headless Chromium, with nothing fetched from elsewhere. */
+abstract class BrowserTest extends DatabaseTest {
+  private static Playwright playwright;
+  private static Browser browser;
+
+  @LocalServerPort int port;
+
+  BrowserContext context;
+  Page page;
+  final List<String> complaints = new ArrayList<>();
+
+  @BeforeAll
+  static void openTheBrowser() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+  }
+
+  @AfterAll
+  static void closeTheBrowser() {
+    playwright.close();
+  }
+
+  @BeforeEach
+  void openAPage() {
+    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    page = context.newPage();
+    page.setDefaultTimeout(30_000);
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error")) {
+            complaints.add(message.text());
+          }
+        });
+    page.onPageError(complaints::add);
+  }
+
+  @AfterEach
+  void closeThePage() {
+    context.close();
+  }
+
+  String url(String path) {
+    return "http://127.0.0.1:" + port + path;
+  }
+
+  /** Where a point of the picture lies in the window just now. */
+  double[] onScreen(Point picture) {
+    @SuppressWarnings("unchecked")
+    List<Number> at =
+        (List<Number>)
+            page.evaluate(
+                "([x, y]) => { const p = new DOMPoint(x, y)"
+                    + ".matrixTransform(document.getElementById('art').getScreenCTM());"
+                    + " return [p.x, p.y]; }",
+                List.of(picture.x(), picture.y()));
+    return new double[] {at.get(0).doubleValue(), at.get(1).doubleValue()};
+  }
+
+  static FilePayload payload(DrawnWork work) {
+    return new FilePayload(work.fileName(), "image/png", work.png());
+  }
+}

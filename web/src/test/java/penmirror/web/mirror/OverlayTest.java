@@ -1,0 +1,118 @@
+package penmirror.web.mirror;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Evidence;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.Scorer;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.StyleSheet;
+import penmirror.demoart.DemoStudio;
+import penmirror.demoart.DrawnWork;
+import penmirror.web.studies.Work;
+
+class OverlayTest {
+  private static final Marks SOURCE = truth(DrawnWork.Role.SOURCE);
+  private static final Marks REDRAW = truth(DrawnWork.Role.REDRAW);
+
+  @Test
+  void aPictureOverItselfLiesWhereItIs() {
+    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), SOURCE, List.of());
+    double[] matrix = matrix(overlay);
+    assertThat(matrix[0]).isCloseTo(1, offset(1e-6));
+    assertThat(matrix[1]).isCloseTo(0, offset(1e-6));
+    assertThat(matrix[4]).isCloseTo(0, offset(1e-3));
+    assertThat(overlay.aligned()).isTrue();
+    assertThat(overlay.turned()).isEqualTo("0.0");
+  }
+
+  /** The same drawing at half the size and pushed aside lands on the large one. */
+  @Test
+  void aSmallerCopyIsScaledAndMovedOntoTheSource() {
+    Marks half =
+        SOURCE.moved(SOURCE.landmarks().keySet(), p -> p.times(0.5).plus(new Point(40, -12)));
+    double[] matrix = matrix(Overlay.of(work(1240, 1760), SOURCE, work(620, 880), half, List.of()));
+    assertThat(matrix[0]).isCloseTo(2, offset(1e-6));
+    assertThat(matrix[3]).isCloseTo(2, offset(1e-6));
+    assertThat(matrix[4]).isCloseTo(-80, offset(1e-3));
+    assertThat(matrix[5]).isCloseTo(24, offset(1e-3));
+  }
+
+  @Test
+  void withoutMarksTheTwoAreBroughtToOneHeight() {
+    Overlay overlay =
+        Overlay.of(work(1240, 1760), SOURCE, work(620, 880), Marks.none(View.FRONT), List.of());
+    assertThat(overlay.aligned()).isFalse();
+    assertThat(matrix(overlay)[0]).isCloseTo(2, offset(1e-6));
+    assertThat(overlay.dots()).isEmpty();
+  }
+
+  @Test
+  void theFoldBeginsAtTheHeadsAxis() {
+    Point crown = SOURCE.point(Landmark.CROWN).orElseThrow();
+    Point chin = SOURCE.point(Landmark.CHIN).orElseThrow();
+    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), REDRAW, List.of());
+    assertThat(Double.parseDouble(overlay.foldX()))
+        .isCloseTo((crown.x() + chin.x()) / 2, offset(0.06));
+  }
+
+  @Test
+  void fixesArePinnedBesideWhatTheyMendAndNoTwoOverlap() {
+    List<Fix> fixes = fixes();
+    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), REDRAW, fixes);
+    long withMoves = fixes.stream().filter(fix -> !fix.moves().isEmpty()).count();
+    assertThat(overlay.pins()).hasSize((int) withMoves);
+    double unit = Double.parseDouble(overlay.unit());
+    double before = Double.NEGATIVE_INFINITY;
+    for (Overlay.Pin pin : overlay.pins()) {
+      double y = Double.parseDouble(pin.y());
+      assertThat(y - before).isGreaterThanOrEqualTo(29.9 * unit);
+      assertThat(Double.parseDouble(pin.x())).isBetween(0.0, 1240.0);
+      before = y;
+    }
+    assertThat(overlay.misses()).hasSize(fixes.stream().mapToInt(fix -> fix.moves().size()).sum());
+  }
+
+  @Test
+  void theHeadGridRunsFromTheCrownToTheGround() {
+    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), REDRAW, List.of());
+    assertThat(overlay.headLevels()).hasSize(5);
+    assertThat(Double.parseDouble(overlay.headLevels().get(0)))
+        .isCloseTo(SOURCE.point(Landmark.CROWN).orElseThrow().y(), offset(0.06));
+  }
+
+  private static List<Fix> fixes() {
+    MeasuredWork work = MeasuredWork.of("1", "Pell", "", new Evidence(SOURCE, Optional.empty()));
+    StyleSheet sheet = StyleSheet.of("Odile Marrow", View.FRONT, List.of(work, work, work));
+    return new Scorer(sheet).score(new Evidence(REDRAW, Optional.empty())).fixes();
+  }
+
+  private static double[] matrix(Overlay overlay) {
+    String[] numbers = overlay.matrix().replaceAll("[a-z()]", "").strip().split(" ");
+    double[] matrix = new double[6];
+    for (int i = 0; i < 6; i++) {
+      matrix[i] = Double.parseDouble(numbers[i]);
+    }
+    return matrix;
+  }
+
+  private static Marks truth(DrawnWork.Role role) {
+    return DemoStudio.works().stream()
+        .filter(work -> work.role() == role)
+        .findFirst()
+        .orElseThrow()
+        .truth();
+  }
+
+  private static Work work(int width, int height) {
+    return new Work(1, 1, "ab", Work.Role.SOURCE, 1, "Pell", "", View.FRONT, width, height);
+  }
+}
