@@ -89,4 +89,12 @@ public final class OkLabPlanes {
     float db = b[pixel] - b[other];
     return (float) Math.sqrt(dl * dl + da * da + db * db);
   }
+
+  /** Straight distance in OKLab from a pixel to a colour. */
+  public double distance(int pixel, OkLab colour) {
+    double dl = lightness[pixel] - colour.lightness();
+    double da = a[pixel] - colour.a();
+    double db = b[pixel] - colour.b();
+    return Math.sqrt(dl * dl + da * da + db * db);
+  }
 }

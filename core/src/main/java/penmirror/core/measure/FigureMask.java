@@ -33,6 +33,7 @@ final class FigureMask {
   private static final double GAP_SHARE = 0.01;
 
   private static final double LONG_RUN_SHARE = 0.6;
+  private static final int[][] STEPS = {{1, 0}, {-1, 0}, {0, 1}, {0, -1}};
 
   private final OkLabPlanes colours;
   private final int width;
@@ -52,7 +53,7 @@ final class FigureMask {
     OkLab background = borderColour();
     boolean[] near = new boolean[colours.size()];
     for (int i = 0; i < near.length; i++) {
-      near[i] = colours.at(i).distanceTo(background) < NEAR;
+      near[i] = colours.distance(i, background) < NEAR;
     }
     float[] room = Distance.toOutside(new Mask(width, height, near)).values();
     double gap = Math.max(1, GAP_SHARE * Math.max(width, height));
@@ -149,7 +150,7 @@ final class FigureMask {
     for (int next = 0; next < size; next++) {
       int x = queue[next] % width;
       int y = queue[next] / width;
-      for (int[] step : new int[][] {{1, 0}, {-1, 0}, {0, 1}, {0, -1}}) {
+      for (int[] step : STEPS) {
         int nx = x + step[0];
         int ny = y + step[1];
         if (nx < 0 || ny < 0 || nx >= width || ny >= height) {

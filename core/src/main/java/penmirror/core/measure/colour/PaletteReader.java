@@ -104,20 +104,28 @@ public final class PaletteReader {
 
   private static List<Bin> bins(OkLabPlanes colours, boolean[] flat) {
     Map<Integer, Bin> byColour = new HashMap<>();
+    int before = -1;
+    Bin bin = new Bin();
     for (int i = 0; i < flat.length; i++) {
-      if (flat[i]) {
-        int key =
-            ((int) (colours.lightness(i) / BIN) << 16)
-                | ((int) ((colours.a(i) + 0.5) / BIN) << 8)
-                | (int) ((colours.b(i) + 0.5) / BIN);
-        byColour.computeIfAbsent(key, k -> new Bin()).add(colours, i);
+      if (!flat[i]) {
+        continue;
       }
+      int key =
+          ((int) (colours.lightness(i) / BIN) << 16)
+              | ((int) ((colours.a(i) + 0.5) / BIN) << 8)
+              | (int) ((colours.b(i) + 0.5) / BIN);
+      if (key != before) {
+        // Runs of one colour are the rule in a drawing.
+        bin = byColour.computeIfAbsent(key, k -> new Bin());
+        before = key;
+      }
+      bin.add(colours, i);
     }
     List<Bin> bins = new ArrayList<>(byColour.values());
     bins.sort(
-        Comparator.<Bin>comparingInt(bin -> -bin.count)
-            .thenComparingDouble(bin -> bin.mean().lightness())
-            .thenComparingDouble(bin -> bin.mean().a()));
+        Comparator.<Bin>comparingInt(b -> -b.count)
+            .thenComparingDouble(b -> b.mean().lightness())
+            .thenComparingDouble(b -> b.mean().a()));
     return bins;
   }
 

@@ -37,6 +37,9 @@ public final class LineReader {
 
   private static final double ENOUGH_OF_LONGEST = 0.85;
 
+  /** A wider search that finds less than this times the length before ends the searching. */
+  private static final double STILL_GROWING = 1.1;
+
   /** The search for the radius runs on a copy of at most about this many pixels. */
   private static final int COARSE_PIXELS = 250_000;
 
@@ -96,6 +99,10 @@ public final class LineReader {
       boolean again = i > 0 && radii[i] == radii[i - 1];
       found.add(again ? found.get(i - 1) : strokes(luma, radii[i]));
       longest = Math.max(longest, length(found.get(i)));
+      boolean grown = i == 0 || length(found.get(i)) > STILL_GROWING * length(found.get(i - 1));
+      if (longest > 0 && !again && !grown) {
+        break;
+      }
     }
     if (longest == 0) {
       return Optional.empty();

@@ -23,8 +23,12 @@ final class Skeleton {
     around = new int[] {-width, 1, width, -1, -width + 1, width + 1, width - 1, -width - 1};
   }
 
-  static Skeleton of(Mask ink, Plane depth) {
-    Skeleton skeleton = new Skeleton(Thinning.thin(ink), depth);
+  /**
+   * @param thinned the ink thinned to lines of one pixel; taken over and modified
+   * @param depth distance to the outside of the ink; not modified
+   */
+  static Skeleton of(Mask thinned, Plane depth) {
+    Skeleton skeleton = new Skeleton(thinned, depth);
     skeleton.dropStaircases();
     skeleton.dropSpurs();
     return skeleton;

@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.raster.Distance;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Plane;
+import penmirror.core.raster.Thinning;
 
 /** Follows the middle of an ink mask and reads the width of the line square to it. */
 final class StrokeTracer {
@@ -41,8 +43,11 @@ final class StrokeTracer {
    * @param radius half the widest line, pixels
    */
   static List<Stroke> trace(Plane luma, Mask ink, int radius) {
-    Plane depth = Distance.toOutside(ink);
-    List<Skeleton.Path> paths = Skeleton.of(ink, depth).paths();
+    // Depth and skeleton do not need each other: on two cores they take the time of one.
+    CompletableFuture<Plane> deep = CompletableFuture.supplyAsync(() -> Distance.toOutside(ink));
+    Mask thinned = Thinning.thin(ink);
+    Plane depth = deep.join();
+    List<Skeleton.Path> paths = Skeleton.of(thinned, depth).paths();
     StrokeTracer tracer = new StrokeTracer(luma, depth, radius);
     List<Profile> profiles =
         IntStream.range(0, paths.size())
