@@ -141,10 +141,13 @@
     const at = dragging || !mark || mark.x === undefined ? pointer : mark;
     const span = Math.min(96, Math.max(12, 24 * Math.min(1, pixel() * 2)));
     document.getElementById('loupe').setAttribute('viewBox', `${at.x - span / 2} ${at.y - span / 2} ${span} ${span}`);
-    const cross = document.getElementById('loupe-cross');
     const gap = span / 14;
-    cross.setAttribute('d', `M${at.x - span} ${at.y}H${at.x - gap}M${at.x + gap} ${at.y}H${at.x + span}M${at.x} ${at.y - span}V${at.y - gap}M${at.x} ${at.y + gap}V${at.y + span}`);
-    cross.setAttribute('stroke-width', String(span / 80));
+    const d = `M${at.x - span} ${at.y}H${at.x - gap}M${at.x + gap} ${at.y}H${at.x + span}M${at.x} ${at.y - span}V${at.y - gap}M${at.x} ${at.y + gap}V${at.y + span}`;
+    // White on a dark casing, so that it shows on light skin and on dark hair alike.
+    for (const [id, thickness] of [['loupe-case', span / 32], ['loupe-cross', span / 80]]) {
+      document.getElementById(id).setAttribute('d', d);
+      document.getElementById(id).setAttribute('stroke-width', String(thickness));
+    }
     document.getElementById('loupe-place').textContent = `${Math.round(at.x)}, ${Math.round(at.y)}`;
     document.getElementById('loupe-zoom').textContent = `${(116 / span).toFixed(1)}×`;
   };
