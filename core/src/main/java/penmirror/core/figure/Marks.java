@@ -30,6 +30,18 @@ public record Marks(View view, Map<Landmark, Mark> landmarks) {
     return mark == null ? Optional.empty() : mark.point();
   }
 
+  /**
+   * @throws java.util.NoSuchElementException when the landmark has no place
+   */
+  public Point require(Landmark landmark) {
+    return point(landmark).orElseThrow();
+  }
+
+  /** Pixels between two landmarks that both have a place. */
+  public double distance(Landmark one, Landmark other) {
+    return require(one).distanceTo(require(other));
+  }
+
   public boolean isHidden(Landmark landmark) {
     Mark mark = landmarks.get(landmark);
     return mark != null && mark.state() == Mark.State.HIDDEN;

@@ -83,6 +83,11 @@ public final class Measure {
     pixelFormula = builder.pixelFormula;
   }
 
+  /** A part of a whole, for formulas; empty when the whole has no extent. */
+  public static OptionalDouble ratio(double part, double whole) {
+    return whole > 0 ? OptionalDouble.of(part / whole) : OptionalDouble.empty();
+  }
+
   public static Builder of(String key, MeasureGroup group, Unit unit) {
     return new Builder(key, group, unit);
   }

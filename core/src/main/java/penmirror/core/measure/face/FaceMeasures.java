@@ -48,7 +48,7 @@ public final class FaceMeasures {
       face("eye.width", Unit.CHEEK_WIDTHS)
           .formula(
               "mean eye width / cheek width",
-              m -> ratio(meanEyeWidth(m), distance(m, CHEEK_L, CHEEK_R)))
+              m -> Measure.ratio(meanEyeWidth(m), m.distance(CHEEK_L, CHEEK_R)))
           .needs(EYE_L_OUTER, EYE_L_INNER, EYE_R_INNER, EYE_R_OUTER, CHEEK_L, CHEEK_R)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.03, 0.08, 0.30)
@@ -59,7 +59,7 @@ public final class FaceMeasures {
       face("eye.spacing", Unit.EYE_WIDTHS)
           .formula(
               "inner corner to inner corner / mean eye width",
-              m -> ratio(distance(m, EYE_L_INNER, EYE_R_INNER), meanEyeWidth(m)))
+              m -> Measure.ratio(m.distance(EYE_L_INNER, EYE_R_INNER), meanEyeWidth(m)))
           .needs(EYE_L_OUTER, EYE_L_INNER, EYE_R_INNER, EYE_R_OUTER)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.03, 0.08, 0.25)
@@ -100,7 +100,7 @@ public final class FaceMeasures {
       face("mouth.width", Unit.EYE_DISTANCES)
           .formula(
               "mouth corner to corner / distance between the eye centres",
-              m -> ratio(distance(m, MOUTH_L, MOUTH_R), eyeDistance(m)))
+              m -> Measure.ratio(m.distance(MOUTH_L, MOUTH_R), eyeDistance(m)))
           .needs(EYE_L_OUTER, EYE_L_INNER, EYE_R_INNER, EYE_R_OUTER, MOUTH_L, MOUTH_R)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.04, 0.15, 0.30)
@@ -123,7 +123,7 @@ public final class FaceMeasures {
         marks,
         frame ->
             Arrays.stream(landmarks)
-                .mapToDouble(landmark -> frame.height(point(marks, landmark)))
+                .mapToDouble(landmark -> frame.height(marks.require(landmark)))
                 .average()
                 .orElseThrow());
   }
@@ -132,8 +132,8 @@ public final class FaceMeasures {
     return inFrame(
         marks,
         frame ->
-            (tiltDegrees(frame, point(marks, EYE_L_INNER), point(marks, EYE_L_OUTER))
-                    + tiltDegrees(frame, point(marks, EYE_R_INNER), point(marks, EYE_R_OUTER)))
+            (tiltDegrees(frame, marks.require(EYE_L_INNER), marks.require(EYE_L_OUTER))
+                    + tiltDegrees(frame, marks.require(EYE_R_INNER), marks.require(EYE_R_OUTER)))
                 / 2);
   }
 
@@ -153,25 +153,13 @@ public final class FaceMeasures {
   }
 
   private static double meanEyeWidth(Marks marks) {
-    return (distance(marks, EYE_L_OUTER, EYE_L_INNER) + distance(marks, EYE_R_INNER, EYE_R_OUTER))
+    return (marks.distance(EYE_L_OUTER, EYE_L_INNER) + marks.distance(EYE_R_INNER, EYE_R_OUTER))
         / 2;
   }
 
   private static double eyeDistance(Marks marks) {
-    Point left = point(marks, EYE_L_OUTER).midpointTo(point(marks, EYE_L_INNER));
-    Point right = point(marks, EYE_R_INNER).midpointTo(point(marks, EYE_R_OUTER));
+    Point left = marks.require(EYE_L_OUTER).midpointTo(marks.require(EYE_L_INNER));
+    Point right = marks.require(EYE_R_INNER).midpointTo(marks.require(EYE_R_OUTER));
     return left.distanceTo(right);
-  }
-
-  private static OptionalDouble ratio(double part, double whole) {
-    return whole > 0 ? OptionalDouble.of(part / whole) : OptionalDouble.empty();
-  }
-
-  private static double distance(Marks marks, Landmark one, Landmark other) {
-    return point(marks, one).distanceTo(point(marks, other));
-  }
-
-  private static Point point(Marks marks, Landmark landmark) {
-    return marks.point(landmark).orElseThrow();
   }
 }

@@ -14,7 +14,6 @@ import java.util.OptionalDouble;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
-import penmirror.core.geometry.Point;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.Measure.Comparison;
 import penmirror.core.measure.MeasureGroup;
@@ -40,7 +39,7 @@ public final class ProportionMeasures {
       Measure.of("legs.share", MeasureGroup.PROPORTION, Unit.OF_THE_HEIGHT)
           .formula(
               "crotch to sole / crown to sole, both straight down",
-              marks -> ratio(height(marks, CROTCH, SOLE), height(marks, CROWN, SOLE)))
+              marks -> Measure.ratio(height(marks, CROTCH, SOLE), height(marks, CROWN, SOLE)))
           .needs(CROWN, CROTCH, SOLE)
           .comparedBy(Scale.LOG_RATIO, Comparison.ACROSS_VIEWS)
           .spreads(0.03, 0.06, 0.25)
@@ -51,7 +50,7 @@ public final class ProportionMeasures {
       Measure.of("shoulders.heads", MeasureGroup.PROPORTION, Unit.HEADS)
           .formula(
               "shoulder to shoulder / crown to chin",
-              marks -> inHeads(marks, distance(marks, SHOULDER_L, SHOULDER_R)))
+              marks -> inHeads(marks, marks.distance(SHOULDER_L, SHOULDER_R)))
           .needs(CROWN, CHIN, SHOULDER_L, SHOULDER_R)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.02, 0.06, 0.25)
@@ -76,7 +75,7 @@ public final class ProportionMeasures {
       Measure.of("head.aspect", MeasureGroup.PROPORTION, Unit.OF_THE_HEAD)
           .formula(
               "cheek width / crown to chin",
-              marks -> inHeads(marks, distance(marks, CHEEK_L, CHEEK_R)))
+              marks -> inHeads(marks, marks.distance(CHEEK_L, CHEEK_R)))
           .needs(CROWN, CHIN, CHEEK_L, CHEEK_R)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.02, 0.06, 0.15)
@@ -96,19 +95,7 @@ public final class ProportionMeasures {
         .orElse(OptionalDouble.empty());
   }
 
-  private static OptionalDouble ratio(double part, double whole) {
-    return whole > 0 ? OptionalDouble.of(part / whole) : OptionalDouble.empty();
-  }
-
   private static double height(Marks marks, Landmark top, Landmark bottom) {
-    return point(marks, bottom).y() - point(marks, top).y();
-  }
-
-  private static double distance(Marks marks, Landmark one, Landmark other) {
-    return point(marks, one).distanceTo(point(marks, other));
-  }
-
-  private static Point point(Marks marks, Landmark landmark) {
-    return marks.point(landmark).orElseThrow();
+    return marks.require(bottom).y() - marks.require(top).y();
   }
 }
