@@ -18,6 +18,8 @@ import penmirror.demoart.DrawnWork;
 import picocli.CommandLine;
 
 class CommandLineToolsTest {
+  private static final List<DrawnWork> DEMO = DemoStudio.works();
+
   @TempDir static Path folder;
 
   private final StringWriter out = new StringWriter();
@@ -25,7 +27,7 @@ class CommandLineToolsTest {
 
   @BeforeAll
   static void drawTheDemoIntoAFolder() throws IOException {
-    for (DrawnWork work : DemoStudio.works()) {
+    for (DrawnWork work : DEMO) {
       Files.write(folder.resolve(work.fileName()), work.png());
       Files.writeString(
           folder.resolve(work.fileName().replace(".png", ".marks.json")),
@@ -76,7 +78,7 @@ class CommandLineToolsTest {
   void styleScoreAndGuideGoTogether() throws IOException {
     String style = folder.resolve("marrow.style.json").toString();
     List<String> arguments = new ArrayList<>(List.of("style"));
-    for (int i = 1; i <= 8; i++) {
+    for (int i = 1; i <= 4; i++) {
       arguments.add(file("lantern-barge-" + i + ".png"));
     }
     arguments.addAll(List.of("--marks", folder.toString(), "--name", "Odile Marrow", "-o", style));
@@ -111,7 +113,7 @@ class CommandLineToolsTest {
     Path marks = folder.resolve("other-size.marks.json");
     Files.writeString(
         marks,
-        MarksFile.of(DemoStudio.works().get(0).truth())
+        MarksFile.of(DEMO.get(0).truth())
             .about(new MarksFile.MarkedImage("x.png", "", 620, 880))
             .toJson());
     assertThat(run("measure", file("lantern-barge-1.png"), "--marks", marks.toString()))

@@ -45,6 +45,11 @@ public record StyleSheet(
     return new StyleSheet(name, view, works, rules(view, works), palette(works));
   }
 
+  /** The rules alone, for scores that make many sheets: no palette is sought. */
+  public static StyleSheet rulesOnly(String name, View view, List<MeasuredWork> works) {
+    return new StyleSheet(name, view, works, rules(view, works), List.of());
+  }
+
   public Optional<Rule> rule(Measure measure) {
     return rules.stream().filter(rule -> rule.measure() == measure).findFirst();
   }
