@@ -28,7 +28,7 @@ import penmirror.demoart.DrawnWork;
 
 /** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */
 class JourneyBrowserTest extends BrowserTest {
-  private static final int SOURCES = 4;
+  private static final int SOURCES = 3;
 
   private final List<String> barriers = new ArrayList<>();
 
