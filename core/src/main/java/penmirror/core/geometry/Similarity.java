@@ -11,8 +11,6 @@ import java.util.List;
  */
 public record Similarity(double a, double b, double shiftX, double shiftY) {
 
-  public static final Similarity IDENTITY = new Similarity(1, 0, 0, 0);
-
   /**
    * The transform that brings {@code from} nearest to {@code to}, by least squares over the pairs.
    *

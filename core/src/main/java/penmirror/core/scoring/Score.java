@@ -47,6 +47,16 @@ public record Score(
     fixes = List.copyOf(fixes);
   }
 
+  /**
+   * Points once every fix is done, as far as their gains add up: the overall score plus each gain,
+   * at most 100. Fixes that touch the same rule count twice, so this is an upper hope and not a
+   * score. Empty without a score.
+   */
+  public Optional<Double> pointsIfAllFixed() {
+    double gained = fixes.stream().mapToDouble(Fix::pointsGained).sum();
+    return overall.map(points -> Math.min(100, points + gained));
+  }
+
   /** Whether the redraw reaches what the illustrator's own works reach; empty when unknown. */
   public Optional<Boolean> belongs() {
     return overall.flatMap(points -> own.map(range -> points >= range.belongsFrom()));

@@ -130,6 +130,19 @@ class ScorerTest {
   }
 
   @Test
+  void allGainsTogetherAreNeverMoreThanFull() {
+    Score score = new Scorer(sheet()).score(evidence(eyesUp(25)));
+    double sum = score.fixes().stream().mapToDouble(Fix::pointsGained).sum();
+    assertThat(score.pointsIfAllFixed().orElseThrow())
+        .isCloseTo(Math.min(100, score.overall().orElseThrow() + sum), offset(1e-9));
+    assertThat(
+            new Scorer(sheet())
+                .score(new Evidence(Marks.none(View.FRONT), Optional.empty()))
+                .pointsIfAllFixed())
+        .isEmpty();
+  }
+
+  @Test
   void everyMarkedMeasureHasAMoveThatReachesItsRule() {
     Marks adult = Canon.realistic();
     for (Adjustment adjustment : Adjustment.values()) {

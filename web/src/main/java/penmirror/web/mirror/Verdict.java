@@ -136,11 +136,10 @@ record Verdict(
     if (score.fixes().isEmpty() || score.overall().isEmpty()) {
       return "";
     }
-    double sum = score.fixes().stream().mapToDouble(Fix::pointsGained).sum();
     return texts.of(
         "mirror.all",
         Wording.number(score.overall().get(), 1),
-        Wording.number(Math.min(100, score.overall().get() + sum), 1));
+        Wording.number(score.pointsIfAllFixed().orElseThrow(), 1));
   }
 
   private static RuleRow rule(RuleScore score) {
