@@ -1,12 +1,6 @@
 package penmirror.benchmark;
 
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
 import java.util.concurrent.TimeUnit;
-import javax.imageio.ImageIO;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -20,7 +14,8 @@ import org.openjdk.jmh.annotations.Warmup;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
-import penmirror.demoart.DemoStudio;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.Illustration;
 
 /** All pixel measures of one demo picture, drawn at four megapixels. */
 @State(Scope.Benchmark)
@@ -35,18 +30,10 @@ public class PixelReaderBenchmark {
   private Picture picture;
 
   @Setup
-  public void drawThePicture() throws IOException {
-    BufferedImage drawn = ImageIO.read(new ByteArrayInputStream(DemoStudio.works().get(0).png()));
-    double scale = Math.sqrt(PIXELS / (drawn.getWidth() * (double) drawn.getHeight()));
-    int width = (int) Math.round(drawn.getWidth() * scale);
-    int height = (int) Math.round(drawn.getHeight() * scale);
-    BufferedImage large = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-    Graphics2D graphics = large.createGraphics();
-    graphics.setRenderingHint(
-        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-    graphics.drawImage(drawn, 0, 0, width, height, null);
-    graphics.dispose();
-    picture = Picture.from(large);
+  public void drawThePicture() {
+    Illustration first = Illustration.of(DemoStudio.odileMarrow().sources().get(0));
+    double pixels = first.rendering().widthPx() * (double) first.rendering().heightPx();
+    picture = Picture.from(Illustration.of(first.commission(), Math.sqrt(PIXELS / pixels)).image());
   }
 
   @Benchmark

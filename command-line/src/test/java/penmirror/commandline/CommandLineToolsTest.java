@@ -12,13 +12,21 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import penmirror.core.figure.View;
 import penmirror.core.format.MarksFile;
-import penmirror.demoart.DemoStudio;
-import penmirror.demoart.DrawnWork;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.Cut;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.DrawnWork;
 import picocli.CommandLine;
 
 class CommandLineToolsTest {
-  private static final List<DrawnWork> DEMO = DemoStudio.works();
+  private static final double SCALE = 0.7;
+
+  private static final List<Commission> FRONT =
+      DemoStudio.odileMarrow().sources().stream()
+          .filter(work -> work.view() == View.FRONT && work.cut() == Cut.FULL)
+          .toList();
 
   @TempDir static Path folder;
 
@@ -27,7 +35,10 @@ class CommandLineToolsTest {
 
   @BeforeAll
   static void drawTheDemoIntoAFolder() throws IOException {
-    for (DrawnWork work : DEMO) {
+    List<Commission> commissions = new ArrayList<>(FRONT);
+    commissions.addAll(DemoStudio.odileMarrow().redraws().subList(0, 2));
+    for (Commission commission : commissions) {
+      DrawnWork work = DrawnWork.of(commission, SCALE);
       Files.write(folder.resolve(work.fileName()), work.png());
       Files.writeString(
           folder.resolve(work.fileName().replace(".png", ".marks.json")),
@@ -78,17 +89,15 @@ class CommandLineToolsTest {
   void styleScoreAndGuideGoTogether() throws IOException {
     String style = folder.resolve("marrow.style.json").toString();
     List<String> arguments = new ArrayList<>(List.of("style"));
-    for (int i = 1; i <= 4; i++) {
-      arguments.add(file("lantern-barge-" + i + ".png"));
-    }
+    FRONT.forEach(work -> arguments.add(file(work.fileName())));
     arguments.addAll(List.of("--marks", folder.toString(), "--name", "Odile Marrow", "-o", style));
     assertThat(run(arguments.toArray(String[]::new))).isZero();
 
     assertThat(
             run(
                 "score",
-                file("bastian-attempt-1.png"),
-                file("bastian-attempt-2.png"),
+                file("lantern-barge-bastian-1.png"),
+                file("lantern-barge-bastian-2.png"),
                 "--style",
                 style,
                 "--marks",
@@ -113,12 +122,12 @@ class CommandLineToolsTest {
     Path marks = folder.resolve("other-size.marks.json");
     Files.writeString(
         marks,
-        MarksFile.of(DEMO.get(0).truth())
+        MarksFile.of(DrawnWork.of(FRONT.get(0), 0.1).truth())
             .about(new MarksFile.MarkedImage("x.png", "", 620, 880))
             .toJson());
     assertThat(run("measure", file("lantern-barge-1.png"), "--marks", marks.toString()))
         .isEqualTo(1);
-    assertThat(err.toString()).contains("620 x 880").contains("1240 x 1760");
+    assertThat(err.toString()).contains("620 x 880").contains("980 x 1386");
   }
 
   @Test

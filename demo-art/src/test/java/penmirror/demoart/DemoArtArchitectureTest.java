@@ -1,6 +1,7 @@
 package penmirror.demoart;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -22,4 +23,8 @@ class DemoArtArchitectureTest {
               "penmirror.core.scoring..",
               "penmirror.core.planning..",
               "penmirror.core.raster..");
+
+  @ArchTest
+  static final ArchRule STAGES_DEPEND_ONE_WAY =
+      slices().matching("penmirror.demoart.(*)..").should().beFreeOfCycles();
 }

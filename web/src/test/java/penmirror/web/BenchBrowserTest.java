@@ -48,30 +48,30 @@ class BenchBrowserTest extends BrowserTest {
   @Test
   void fourPointsGiveTheFirstReading() {
     click(new Point(632, 184));
-    click(new Point(644, 516));
+    click(new Point(644, 416));
     page.locator("[data-landmark='sole']").click();
-    click(new Point(624, 1578));
+    click(new Point(624, 1160));
     assertThat(page.locator(".rd[data-measure='stature.heads'] b")).hasText("4.20");
     assertThat(page.locator(".rd[data-measure='eye.line'] .waits-for")).containsText("place");
-    assertThat(page.locator("#head-note")).containsText("1 head = 332 px");
+    assertThat(page.locator("#head-note")).containsText("1 head = 232 px");
   }
 
   @Test
   void draggingMovesThePointAndTheReadingFollows() {
     click(new Point(632, 184));
-    click(new Point(632, 516));
+    click(new Point(632, 416));
     page.locator("[data-landmark='sole']").click();
-    click(new Point(632, 1512));
+    click(new Point(632, 1112));
     assertThat(page.locator(".rd[data-measure='stature.heads'] b")).hasText("4.00");
-    double[] from = onScreen(new Point(632, 1512));
-    double[] to = onScreen(new Point(632, 1678));
+    double[] from = onScreen(new Point(632, 1112));
+    double[] to = onScreen(new Point(632, 1228));
     page.mouse().move(from[0], from[1]);
     page.mouse().down();
     page.mouse().move(to[0], to[1], new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
     assertThat(page.locator(".rd[data-measure='stature.heads'] b")).hasText("4.50");
     page.mouse().up();
     assertThat(page.locator("#kept")).hasText("Kept");
-    assertThat(kept(Landmark.SOLE).y()).isCloseTo(1678, offset(3.0));
+    assertThat(kept(Landmark.SOLE).y()).isCloseTo(1228, offset(3.0));
   }
 
   @Test
@@ -159,7 +159,7 @@ class BenchBrowserTest extends BrowserTest {
   void aLostConnectionLosesNoPoint() {
     page.route("**/marks", Route::abort);
     click(new Point(632, 184));
-    click(new Point(644, 516));
+    click(new Point(644, 416));
     assertThat(page.locator("#kept")).containsText("Not kept yet");
     assertThat(markings.newest(work, View.FRONT).version()).isZero();
     page.unroute("**/marks");

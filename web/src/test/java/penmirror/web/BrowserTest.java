@@ -17,7 +17,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import penmirror.core.geometry.Point;
-import penmirror.demoart.DrawnWork;
+import penmirror.demoart.studio.DrawnWork;
 
 /** A test in Debian's headless Chromium, with nothing fetched from elsewhere. */
 abstract class BrowserTest extends DatabaseTest {

@@ -4,15 +4,19 @@ import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.PIXEL_READING;
 import static penmirror.web.storage.generated.Tables.STUDY;
 
-import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
-import penmirror.demoart.DemoStudio;
-import penmirror.demoart.DrawnWork;
+import penmirror.core.figure.View;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.Cut;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.studies.StudyStore;
 
 /**
@@ -22,7 +26,10 @@ import penmirror.web.studies.StudyStore;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @AutoConfigureMockMvc
 abstract class DatabaseTest {
-  static final List<DrawnWork> DEMO = DemoStudio.works();
+  /** Demo pictures are drawn smaller here: enough for every line to be read, and quicker. */
+  private static final double SCALE = 0.7;
+
+  private static final Map<String, DrawnWork> DRAWN = new ConcurrentHashMap<>();
 
   @Autowired DSLContext database;
 
@@ -36,11 +43,20 @@ abstract class DatabaseTest {
     database.deleteFrom(PICTURE).execute();
   }
 
+  /** A full figure from the front by the first illustrator. */
   static DrawnWork source(int number) {
-    return DEMO.stream().filter(w -> w.role() == DrawnWork.Role.SOURCE).toList().get(number - 1);
+    return drawn(
+        DemoStudio.odileMarrow().sources().stream()
+            .filter(work -> work.cut() == Cut.FULL && work.view() == View.FRONT)
+            .toList()
+            .get(number - 1));
   }
 
   static DrawnWork redraw(int number) {
-    return DEMO.stream().filter(w -> w.role() == DrawnWork.Role.REDRAW).toList().get(number - 1);
+    return drawn(DemoStudio.odileMarrow().redraws().get(number - 1));
+  }
+
+  private static DrawnWork drawn(Commission commission) {
+    return DRAWN.computeIfAbsent(commission.fileName(), name -> DrawnWork.of(commission, SCALE));
   }
 }

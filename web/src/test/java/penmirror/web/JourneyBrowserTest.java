@@ -24,7 +24,7 @@ import penmirror.core.measure.Wording;
 import penmirror.core.raster.PictureReader;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
-import penmirror.demoart.DrawnWork;
+import penmirror.demoart.studio.DrawnWork;
 
 /** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */
 class JourneyBrowserTest extends BrowserTest {

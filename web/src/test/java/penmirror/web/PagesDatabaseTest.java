@@ -34,10 +34,11 @@ import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.Wording;
+import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.raster.PictureReader;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
-import penmirror.demoart.DrawnWork;
+import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.studies.Work;
@@ -139,7 +140,13 @@ class PagesDatabaseTest extends DatabaseTest {
         .andExpect(status().isOk())
         .andExpect(header().string("X-Marks-Version", "1"))
         .andExpect(content().string(containsString("data-measure=\"eye.line\"")))
-        .andExpect(content().string(containsString("1 head = 332 px")));
+        .andExpect(
+            content()
+                .string(
+                    containsString(
+                        "1 head = "
+                            + Math.round(source(1).truth().headFrame().orElseThrow().headPixels())
+                            + " px")));
     assertThat(markings.newest(work.id(), View.FRONT).marks().landmarks().keySet())
         .containsAll(source(1).truth().landmarks().keySet());
   }
@@ -151,8 +158,18 @@ class PagesDatabaseTest extends DatabaseTest {
     for (Landmark landmark : new Landmark[] {Landmark.CROWN, Landmark.CHIN, Landmark.SOLE}) {
       four = four.with(landmark, source(1).truth().landmarks().get(landmark));
     }
+    double heads =
+        ProportionMeasures.STATURE
+            .read(new Evidence(four, Optional.empty()))
+            .reading()
+            .orElseThrow()
+            .value();
     save(work, 0, four)
-        .andExpect(content().string(containsString("<b>4.21</b>")))
+        .andExpect(
+            content()
+                .string(
+                    containsString(
+                        "<b>" + Wording.number(ProportionMeasures.STATURE.unit(), heads) + "</b>")))
         .andExpect(content().string(containsString("place left eye, outer +3")));
   }
 
@@ -309,7 +326,7 @@ class PagesDatabaseTest extends DatabaseTest {
 
   @Test
   void pixelsAreReadInTheBackgroundAndCanBeStoppedAndReadAgain() throws Exception {
-    Work work = take(source(3), Work.Role.SOURCE);
+    Work work = take(source(1), Work.Role.SOURCE);
     awaitPixels();
     assertThat(text("/studies/" + study + "/works/" + work.id() + "/pixels"))
         .contains("Colours that carry")

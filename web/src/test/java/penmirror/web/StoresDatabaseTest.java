@@ -83,7 +83,7 @@ class StoresDatabaseTest extends DatabaseTest {
     long work = take(1, Work.Role.SOURCE);
     long other = studies.begin("Other", "Someone", "", "");
     assertThatThrownBy(() -> works.require(other, work)).isInstanceOf(NotFoundException.class);
-    assertThat(works.require(study, work).widthPixels()).isEqualTo(1240);
+    assertThat(works.require(study, work).widthPixels()).isEqualTo(980);
   }
 
   @Test

@@ -1,6 +1,14 @@
 package penmirror.web.demo;
 
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -8,58 +16,168 @@ import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import penmirror.demoart.DemoStudio;
-import penmirror.demoart.DrawnWork;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
+import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
 
-/** Loads the demo studio into an empty library, once. */
+/**
+ * Loads the demo studio into an empty library, once: three studies at different stages and the
+ * cartoonist's own hand.
+ */
 @Component
 @ConditionalOnProperty("pen-mirror.demo")
 class DemoLoader {
   private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
 
+  /** How many pictures are told of at once. */
+  private static final int PROGRESS_STEP = 5;
+
   private final StudyStore studies;
+  private final WorkStore works;
   private final Intake intake;
   private final MarkingStore markings;
   private final MessageSource messages;
 
-  DemoLoader(StudyStore studies, Intake intake, MarkingStore markings, MessageSource messages) {
+  DemoLoader(
+      StudyStore studies,
+      WorkStore works,
+      Intake intake,
+      MarkingStore markings,
+      MessageSource messages) {
     this.studies = studies;
+    this.works = works;
     this.intake = intake;
     this.markings = markings;
     this.messages = messages;
   }
 
+  /** A picture that goes into a study. */
+  private record Order(
+      long studyId, Commission commission, Work.Role role, String credit, boolean marked) {}
+
+  /** A load that was cut off goes on where it ended: what is there already is left alone. */
   @EventListener(ApplicationStartedEvent.class)
   void load() {
-    if (!studies.all().isEmpty()) {
-      return;
+    List<Order> orders = orders();
+    Order last = orders.get(orders.size() - 1);
+    boolean isComplete =
+        works.inRole(last.studyId(), last.role()).stream()
+            .anyMatch(work -> work.title().equals(last.commission().title()));
+    if (!isComplete) {
+      take(orders);
+      LOG.info("The demo studio is ready.");
     }
-    LOG.info("Drawing the demo studio.");
-    long study =
-        studies.begin(
-            DemoStudio.SERIAL,
-            DemoStudio.ILLUSTRATOR,
-            messages.getMessage("demo.reason", new Object[0], Locale.ENGLISH),
-            DemoStudio.ILLUSTRATOR + ", " + DemoStudio.SERIAL + ". Studied for practice.");
-    for (DrawnWork drawn : DemoStudio.works()) {
-      Intake.Outcome outcome =
-          intake.take(
-              study,
-              drawn.png(),
-              Work.Role.valueOf(drawn.role().name()),
-              drawn.title(),
-              drawn.credit(),
-              drawn.truth().view());
-      if (outcome instanceof Intake.Taken taken) {
-        markings.save(taken.workId(), 0, drawn.truth());
-      } else {
-        throw new IllegalStateException("Demo picture " + drawn.fileName() + ": " + outcome);
+  }
+
+  private List<Order> orders() {
+    List<Order> orders = new ArrayList<>();
+    long own = begin("own", "");
+    DemoStudio.ownHand()
+        .forEach(
+            drawing -> orders.add(new Order(own, drawing, Work.Role.SOURCE, ownDrawing(), true)));
+    study(orders, "odile", DemoStudio.odileMarrow(), 12, 4, 4);
+    study(orders, "casimir", DemoStudio.casimirThole(), 7, 0, 0);
+    study(orders, "ines", DemoStudio.inesVantour(), 12, 2, 1);
+    return orders;
+  }
+
+  /**
+   * @param marked how many sources have their landmarks
+   * @param attempts how many redraws there are, and how many of them have theirs
+   */
+  private void study(
+      List<Order> orders,
+      String key,
+      DemoStudio.Folder folder,
+      int marked,
+      int attempts,
+      int markedAttempts) {
+    String credit = text("demo.credit", folder.illustrator(), folder.serial());
+    long study = begin(key, credit);
+    for (int i = 0; i < folder.sources().size(); i++) {
+      orders.add(new Order(study, folder.sources().get(i), Work.Role.SOURCE, credit, i < marked));
+    }
+    for (Commission character : DemoStudio.character()) {
+      orders.add(new Order(study, character, Work.Role.CHARACTER, ownDrawing(), true));
+    }
+    for (int i = 0; i < attempts; i++) {
+      orders.add(
+          new Order(
+              study, folder.redraws().get(i), Work.Role.REDRAW, ownDrawing(), i < markedAttempts));
+    }
+  }
+
+  private long begin(String key, String credit) {
+    String name = text("demo." + key + ".name");
+    return studies.all().stream()
+        .filter(study -> study.name().equals(name))
+        .findFirst()
+        .map(Study::id)
+        .orElseGet(
+            () ->
+                studies.begin(
+                    name,
+                    text("demo." + key + ".illustrator"),
+                    text("demo." + key + ".reason"),
+                    credit));
+  }
+
+  /** Draws on every core, a few pictures ahead of the one that is taken in. */
+  private void take(List<Order> orders) {
+    int cores = Runtime.getRuntime().availableProcessors();
+    ExecutorService boards = Executors.newFixedThreadPool(cores);
+    try {
+      Deque<Future<DrawnWork>> drawn = new ArrayDeque<>();
+      int next = 0;
+      for (int i = 0; i < orders.size(); i++) {
+        while (next < orders.size() && drawn.size() < 2 * cores) {
+          Commission commission = orders.get(next++).commission();
+          drawn.add(boards.submit(() -> DrawnWork.of(commission)));
+        }
+        if (i % PROGRESS_STEP == 0) {
+          LOG.info("Drawing the demo studio, picture {} of {}.", i + 1, orders.size());
+        }
+        take(orders.get(i), drawn.remove().get());
       }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException("Drawing the demo studio was interrupted.", e);
+    } catch (ExecutionException e) {
+      throw new IllegalStateException("A demo picture could not be drawn.", e.getCause());
+    } finally {
+      boards.shutdownNow();
     }
-    LOG.info("The demo studio is ready.");
+  }
+
+  private void take(Order order, DrawnWork drawn) {
+    Intake.Outcome outcome =
+        intake.take(
+            order.studyId(),
+            drawn.png(),
+            order.role(),
+            drawn.title(),
+            order.credit(),
+            drawn.truth().view());
+    if (outcome instanceof Intake.Taken taken) {
+      if (order.marked()) {
+        markings.save(taken.workId(), 0, drawn.truth());
+      }
+    } else if (outcome instanceof Intake.Refused) {
+      throw new IllegalStateException("Demo picture " + drawn.fileName() + ": " + outcome);
+    }
+  }
+
+  private String ownDrawing() {
+    return text("demo.own-drawing");
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
   }
 }

@@ -33,7 +33,12 @@ class LibraryController {
 
   private static final double GROUND_PIXELS = 372;
 
-  private static final double STAND_WIDTH = 284;
+  private static final int STAND_WIDTH = 284;
+
+  /** From so many studies on each is shown by one figure, and stands closer. */
+  private static final int MANY = 3;
+
+  private static final int CLOSE_STAND_WIDTH = 235;
 
   private final StudyStore studies;
   private final WorkStore works;
@@ -85,12 +90,31 @@ class LibraryController {
 
   @GetMapping("/")
   String library(Model model) {
-    List<Column> columns = studies.all().stream().map(this::column).toList();
+    List<Study> all = studies.all();
+    boolean many = all.size() >= MANY;
+    List<Column> columns = all.stream().map(study -> column(study, many)).toList();
     model.addAttribute("columns", columns);
+    model.addAttribute("inkAt", farthest(columns));
+    model.addAttribute("standWidth", standWidth(many));
+    model.addAttribute("many", many);
     return "library/page";
   }
 
-  private Column column(Study study) {
+  /** The study whose next step stands out: the first that has come to the mirror, or the last. */
+  private static int farthest(List<Column> columns) {
+    for (int i = 0; i < columns.size(); i++) {
+      if (columns.get(i).nextHref().endsWith("/mirror")) {
+        return i;
+      }
+    }
+    return columns.size() - 1;
+  }
+
+  private static int standWidth(boolean many) {
+    return many ? CLOSE_STAND_WIDTH : STAND_WIDTH;
+  }
+
+  private Column column(Study study, boolean many) {
     List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
     List<Work> redraws = works.inRole(study.id(), Work.Role.REDRAW);
     List<Work> unmarked =
@@ -98,7 +122,7 @@ class LibraryController {
     String base = "/studies/" + study.id();
     String worksText = text("library.works", study.illustrator(), sources.size());
     List<String> soFar = soFar(sheets.sheetOf(study));
-    List<Stand> stand = stands(study, sources, redraws);
+    List<Stand> stand = stands(study, sources, redraws, many);
     if (sources.isEmpty()) {
       return new Column(
           study,
@@ -164,26 +188,29 @@ class LibraryController {
     return words;
   }
 
-  /** A source, the own character and the newest attempt, as far as each is marked. */
-  private List<Stand> stands(Study study, List<Work> sources, List<Work> redraws) {
+  /** A source; among few studies also the own character and the newest attempt, where marked. */
+  private List<Stand> stands(Study study, List<Work> sources, List<Work> redraws, boolean many) {
     List<Stand> stands = new ArrayList<>();
     sources.stream()
-        .flatMap(work -> stand(study.illustrator(), work).stream())
+        .flatMap(work -> stand(study.illustrator(), work, many).stream())
         .findFirst()
         .ifPresent(stands::add);
+    if (many) {
+      return stands;
+    }
     works.inRole(study.id(), Work.Role.CHARACTER).stream()
-        .flatMap(work -> stand(text("library.character"), work).stream())
+        .flatMap(work -> stand(text("library.character"), work, false).stream())
         .findFirst()
         .ifPresent(stands::add);
     redraws.stream()
         .reduce((first, last) -> last)
-        .flatMap(work -> stand(text("mirror.attempt", work.number()), work))
+        .flatMap(work -> stand(text("mirror.attempt", work.number()), work, false))
         .ifPresent(stands::add);
     return stands;
   }
 
   /** Empty for a work without crown, chin and sole. */
-  private Optional<Stand> stand(String who, Work work) {
+  private Optional<Stand> stand(String who, Work work, boolean many) {
     Marks marks = evidence.of(work).marks();
     Optional<HeadFrame> head = marks.headFrame();
     Optional<Point> sole = marks.point(Landmark.SOLE);
@@ -206,7 +233,7 @@ class LibraryController {
         new Stand(
             who,
             work,
-            number(STAND_WIDTH / 2 - head.get().crown().x() * scale),
+            number(standWidth(many) / 2.0 - head.get().crown().x() * scale),
             number(GROUND_PIXELS - sole.get().y() * scale),
             number(work.widthPixels() * scale),
             number(work.heightPixels() * scale),

@@ -15,17 +15,18 @@ import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
-import penmirror.demoart.DemoStudio;
-import penmirror.demoart.DrawnWork;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.Illustration;
 import penmirror.web.studies.Work;
 
 class OverlayTest {
-  private static final Marks SOURCE = truth(DrawnWork.Role.SOURCE);
-  private static final Marks REDRAW = truth(DrawnWork.Role.REDRAW);
+  private static final Marks SOURCE = truth(DemoStudio.odileMarrow().sources().get(0));
+  private static final Marks REDRAW = truth(DemoStudio.odileMarrow().redraws().get(0));
 
   @Test
   void aPictureOverItselfLiesWhereItIs() {
-    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), SOURCE, List.of());
+    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), SOURCE, List.of());
     double[] matrix = matrix(overlay);
     assertThat(matrix[0]).isCloseTo(1, offset(1e-6));
     assertThat(matrix[1]).isCloseTo(0, offset(1e-6));
@@ -39,7 +40,7 @@ class OverlayTest {
   void aSmallerCopyIsScaledAndMovedOntoTheSource() {
     Marks half =
         SOURCE.moved(SOURCE.landmarks().keySet(), p -> p.times(0.5).plus(new Point(40, -12)));
-    double[] matrix = matrix(Overlay.of(work(1240, 1760), SOURCE, work(620, 880), half, List.of()));
+    double[] matrix = matrix(Overlay.of(work(1400, 1980), SOURCE, work(620, 880), half, List.of()));
     assertThat(matrix[0]).isCloseTo(2, offset(1e-6));
     assertThat(matrix[3]).isCloseTo(2, offset(1e-6));
     assertThat(matrix[4]).isCloseTo(-80, offset(1e-3));
@@ -49,7 +50,7 @@ class OverlayTest {
   @Test
   void withoutMarksTheTwoAreBroughtToOneHeight() {
     Overlay overlay =
-        Overlay.of(work(1240, 1760), SOURCE, work(620, 880), Marks.none(View.FRONT), List.of());
+        Overlay.of(work(1400, 1980), SOURCE, work(700, 990), Marks.none(View.FRONT), List.of());
     assertThat(overlay.aligned()).isFalse();
     assertThat(matrix(overlay)[0]).isCloseTo(2, offset(1e-6));
     assertThat(overlay.dots()).isEmpty();
@@ -59,7 +60,7 @@ class OverlayTest {
   void theFoldBeginsAtTheHeadsAxis() {
     Point crown = SOURCE.point(Landmark.CROWN).orElseThrow();
     Point chin = SOURCE.point(Landmark.CHIN).orElseThrow();
-    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), REDRAW, List.of());
+    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, List.of());
     assertThat(Double.parseDouble(overlay.foldX()))
         .isCloseTo((crown.x() + chin.x()) / 2, offset(0.06));
   }
@@ -67,7 +68,7 @@ class OverlayTest {
   @Test
   void fixesArePinnedBesideWhatTheyMendAndNoTwoOverlap() {
     List<Fix> fixes = fixes();
-    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), REDRAW, fixes);
+    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, fixes);
     long withMoves = fixes.stream().filter(fix -> !fix.moves().isEmpty()).count();
     assertThat(overlay.pins()).hasSize((int) withMoves);
     double unit = Double.parseDouble(overlay.unit());
@@ -83,7 +84,7 @@ class OverlayTest {
 
   @Test
   void theHeadGridRunsFromTheCrownToTheGround() {
-    Overlay overlay = Overlay.of(work(1240, 1760), SOURCE, work(1240, 1760), REDRAW, List.of());
+    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, List.of());
     assertThat(overlay.headLevels()).hasSize(5);
     assertThat(Double.parseDouble(overlay.headLevels().get(0)))
         .isCloseTo(SOURCE.point(Landmark.CROWN).orElseThrow().y(), offset(0.06));
@@ -104,12 +105,8 @@ class OverlayTest {
     return matrix;
   }
 
-  private static Marks truth(DrawnWork.Role role) {
-    return DemoStudio.works().stream()
-        .filter(work -> work.role() == role)
-        .findFirst()
-        .orElseThrow()
-        .truth();
+  private static Marks truth(Commission commission) {
+    return Illustration.of(commission).marks();
   }
 
   private static Work work(int width, int height) {

@@ -1,0 +1,81 @@
+package penmirror.demoart.page;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import penmirror.core.geometry.Point;
+
+/** Measures the strokes of a rendering by class, from the shapes they are filled with. */
+final class LineRuler {
+  private record Piece(double widthPx, double lengthPx) {}
+
+  private final Map<LineClass, List<Piece>> pieces = new EnumMap<>(LineClass.class);
+  private final Map<LineClass, Integer> strokes = new EnumMap<>(LineClass.class);
+
+  static List<LineTruth> measure(Rendering rendering) {
+    LineRuler ruler = new LineRuler();
+    double scale = rendering.headPx();
+    for (Drawing.Inked inked : rendering.drawing().inked()) {
+      for (InkLine line : inked.lines()) {
+        ruler.add(line, scale, rendering);
+      }
+    }
+    List<LineTruth> truths = new ArrayList<>();
+    for (LineClass lineClass : LineClass.values()) {
+      if (ruler.pieces.containsKey(lineClass)) {
+        truths.add(ruler.truth(lineClass));
+      }
+    }
+    return truths;
+  }
+
+  private void add(InkLine line, double scale, Rendering rendering) {
+    List<Point> points = line.stroke().centre().points();
+    double[] widths = line.stroke().widths();
+    int n = points.size();
+    boolean round = line.stroke().centre().isClosed();
+    java.util.EnumSet<LineClass> met = java.util.EnumSet.noneOf(LineClass.class);
+    for (int i = 0; i < (round ? n : n - 1); i++) {
+      int j = (i + 1) % n;
+      if (line.seen()[i] && line.seen()[j] && rendering.shows(points.get(i))) {
+        LineClass lineClass = line.classes()[i];
+        met.add(lineClass);
+        pieces
+            .computeIfAbsent(lineClass, key -> new ArrayList<>())
+            .add(
+                new Piece(
+                    (widths[i] + widths[j]) / 2 * scale,
+                    points.get(i).distanceTo(points.get(j)) * scale));
+      }
+    }
+    met.forEach(lineClass -> strokes.merge(lineClass, 1, Integer::sum));
+  }
+
+  private LineTruth truth(LineClass lineClass) {
+    List<Piece> sorted = new ArrayList<>(pieces.get(lineClass));
+    sorted.sort(Comparator.comparingDouble(Piece::widthPx));
+    double length = sorted.stream().mapToDouble(Piece::lengthPx).sum();
+    double mean = sorted.stream().mapToDouble(p -> p.widthPx() * p.lengthPx()).sum() / length;
+    return new LineTruth(
+        lineClass,
+        strokes.get(lineClass),
+        length,
+        mean,
+        quantile(sorted, length, 0.5),
+        quantile(sorted, length, 0.1),
+        quantile(sorted, length, 0.9));
+  }
+
+  private static double quantile(List<Piece> sorted, double length, double share) {
+    double sum = 0;
+    for (Piece piece : sorted) {
+      sum += piece.lengthPx();
+      if (sum >= share * length) {
+        return piece.widthPx();
+      }
+    }
+    return sorted.get(sorted.size() - 1).widthPx();
+  }
+}

@@ -1,0 +1,10 @@
+package penmirror.demoart.pose;
+
+/** What a hand does. */
+public enum HandShape {
+  RELAXED,
+  OPEN,
+  GRIP,
+  FIST,
+  POINTING
+}

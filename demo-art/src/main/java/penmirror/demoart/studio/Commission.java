@@ -1,0 +1,45 @@
+package penmirror.demoart.studio;
+
+import java.util.List;
+import penmirror.core.figure.View;
+import penmirror.demoart.figure.Mood;
+import penmirror.demoart.figure.Subject;
+import penmirror.demoart.manner.Manner;
+import penmirror.demoart.manner.Palette;
+import penmirror.demoart.pose.Pose;
+
+/**
+ * Everything that decides a picture; the same commission always gives the same bytes.
+ *
+ * @param palette the colours used, the subject's own or others
+ * @param slips where the drawing strays from its manner on purpose
+ * @param mirrored whether the figure faces left
+ */
+public record Commission(
+    String fileName,
+    String title,
+    Manner manner,
+    Subject subject,
+    Palette palette,
+    Pose pose,
+    View view,
+    Cut cut,
+    Mood mood,
+    boolean mirrored,
+    long seed,
+    List<Slip> slips) {
+  public Commission {
+    slips = List.copyOf(slips);
+  }
+
+  Commission slipping(String newFile, String newTitle, List<Slip> newSlips) {
+    return new Commission(
+        newFile, newTitle, manner, subject, palette, pose, view, cut, mood, mirrored, seed,
+        newSlips);
+  }
+
+  Commission inManner(Manner other) {
+    return new Commission(
+        fileName, title, other, subject, palette, pose, view, cut, mood, mirrored, seed, slips);
+  }
+}
