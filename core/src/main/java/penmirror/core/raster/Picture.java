@@ -35,6 +35,13 @@ public final class Picture {
     return new Picture(width, height, rgb);
   }
 
+  /**
+   * @param rgb row-major 0xRRGGBB, one per pixel; taken over, not copied
+   */
+  public static Picture of(int widthPixels, int heightPixels, int[] rgb) {
+    return new Picture(widthPixels, heightPixels, rgb);
+  }
+
   public int widthPixels() {
     return widthPixels;
   }

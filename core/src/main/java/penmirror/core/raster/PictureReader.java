@@ -10,6 +10,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -17,7 +18,7 @@ import javax.imageio.stream.MemoryCacheImageInputStream;
 import penmirror.core.raster.UnusablePictureException.Reason;
 
 /**
- * Opens PNG and JPEG files, sniffed by content and not by name.
+ * Opens PNG and JPEG files, and TIFF where scans are taken, sniffed by content and not by name.
  *
  * <p>Size is checked on the header before any pixel is decoded, so a decompression bomb costs
  * nothing. The camera's orientation is applied. Colour profiles are not converted yet: numbers are
@@ -27,19 +28,32 @@ public final class PictureReader {
   private static final int JPEG_END_OF_IMAGE = 0xD9;
 
   private final PictureLimits limits;
+  private final boolean takesTiff;
 
   public PictureReader() {
     this(PictureLimits.DEFAULTS);
   }
 
   public PictureReader(PictureLimits limits) {
+    this(limits, false);
+  }
+
+  private PictureReader(PictureLimits limits, boolean takesTiff) {
     this.limits = limits;
+    this.takesTiff = takesTiff;
+  }
+
+  /** Takes what scanners write: TIFF as well. */
+  public static PictureReader forScans() {
+    return new PictureReader(PictureLimits.DEFAULTS, true);
   }
 
   /** The open formats taken in, with the media type under which a browser shows them. */
   public enum Format {
     PNG("image/png"),
-    JPEG("image/jpeg");
+    JPEG("image/jpeg"),
+    /** From scanners; browsers do not show it. */
+    TIFF("image/tiff");
 
     private final String mediaType;
 
@@ -52,8 +66,12 @@ public final class PictureReader {
     }
   }
 
-  /** A picture with the format its file was in. */
-  public record Opened(Picture picture, Format format) {}
+  /**
+   * A picture with the format its file was in.
+   *
+   * @param resolution as the file states it; empty if it states none
+   */
+  public record Opened(Picture picture, Format format, Optional<Resolution> resolution) {}
 
   /**
    * @param bytes the whole file
@@ -78,8 +96,11 @@ public final class PictureReader {
       throw truncated();
     }
     BufferedImage image = decode(bytes);
+    Metadata metadata = metadata(bytes);
     return new Opened(
-        Picture.from(Orientation.ofExif(exifOrientation(bytes)).upright(image)), format);
+        Picture.from(Orientation.ofExif(exifOrientation(metadata)).upright(image)),
+        format,
+        Resolution.statedIn(metadata));
   }
 
   private BufferedImage decode(byte[] bytes) throws UnusablePictureException {
@@ -128,12 +149,15 @@ public final class PictureReader {
     }
   }
 
-  private static Format sniff(byte[] bytes) throws UnusablePictureException {
+  private Format sniff(byte[] bytes) throws UnusablePictureException {
     if (startsWith(bytes, 0x89, 'P', 'N', 'G', 0x0D, 0x0A, 0x1A, 0x0A)) {
       return Format.PNG;
     }
     if (startsWith(bytes, 0xFF, 0xD8, 0xFF)) {
       return Format.JPEG;
+    }
+    if (takesTiff && (startsWith(bytes, 'I', 'I', 42, 0) || startsWith(bytes, 'M', 'M', 0, 42))) {
+      return Format.TIFF;
     }
     throw notAPicture();
   }
@@ -163,15 +187,23 @@ public final class PictureReader {
     return false;
   }
 
-  private static int exifOrientation(byte[] bytes) {
+  /** A damaged note beside the picture is no reason to refuse the picture. */
+  private static Metadata metadata(byte[] bytes) {
     try {
-      Metadata metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+      return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+    } catch (ImageProcessingException | IOException e) {
+      return new Metadata();
+    }
+  }
+
+  private static int exifOrientation(Metadata metadata) {
+    try {
       ExifIFD0Directory directory = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
       if (directory != null && directory.containsTag(ExifIFD0Directory.TAG_ORIENTATION)) {
         return directory.getInt(ExifIFD0Directory.TAG_ORIENTATION);
       }
-    } catch (ImageProcessingException | MetadataException | IOException e) {
-      // A damaged note beside the picture is no reason to refuse the picture.
+    } catch (MetadataException e) {
+      // As above: the picture itself may be sound.
     }
     return 1;
   }
@@ -196,9 +228,13 @@ public final class PictureReader {
             + " again.");
   }
 
-  private static UnusablePictureException notAPicture() {
+  private UnusablePictureException notAPicture() {
     return new UnusablePictureException(
         Reason.NOT_A_PICTURE,
-        "The file is not a PNG or JPEG picture, whatever its name says. Export it as PNG or JPEG.");
+        takesTiff
+            ? "The file is not a PNG, JPEG or TIFF picture, whatever its name says. Scan it again"
+                + " as one of these."
+            : "The file is not a PNG or JPEG picture, whatever its name says. Export it as PNG or"
+                + " JPEG.");
   }
 }

@@ -1,11 +1,13 @@
 package penmirror.demoart.studio;
 
 import java.util.List;
+import penmirror.core.colour.OkLab;
 import penmirror.core.figure.View;
 import penmirror.demoart.figure.Mood;
 import penmirror.demoart.figure.Subject;
 import penmirror.demoart.manner.Manner;
 import penmirror.demoart.manner.Palette;
+import penmirror.demoart.manner.Role;
 import penmirror.demoart.pose.Pose;
 
 /**
@@ -36,6 +38,23 @@ public record Commission(
     return new Commission(
         newFile, newTitle, manner, subject, palette, pose, view, cut, mood, mirrored, seed,
         newSlips);
+  }
+
+  /** On another paper, such as the white of a sheet that will be scanned. */
+  public Commission onPaper(OkLab paper) {
+    return new Commission(
+        fileName,
+        title,
+        manner,
+        subject,
+        palette.with(Role.PAPER, paper),
+        pose,
+        view,
+        cut,
+        mood,
+        mirrored,
+        seed,
+        slips);
   }
 
   Commission inManner(Manner other) {
