@@ -159,7 +159,7 @@ class BenchBrowserTest extends BrowserTest {
   void aLostConnectionLosesNoPoint() {
     page.route("**/marks", Route::abort);
     click(new Point(632, 184));
-    click(new Point(644, 416));
+    click(new Point(644, 516));
     assertThat(page.locator("#kept")).containsText("Not kept yet");
     assertThat(markings.newest(work, View.FRONT).version()).isZero();
     page.unroute("**/marks");

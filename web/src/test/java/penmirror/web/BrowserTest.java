@@ -1,5 +1,6 @@
 package penmirror.web;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -28,6 +29,7 @@ abstract class BrowserTest extends DatabaseTest {
 
   BrowserContext context;
   Page page;
+  final List<String> barriers = new ArrayList<>();
   final List<String> complaints = new ArrayList<>();
 
   @BeforeAll
@@ -86,6 +88,24 @@ abstract class BrowserTest extends DatabaseTest {
                     + " return [p.x, p.y]; }",
                 List.of(picture.x(), picture.y()));
     return new double[] {at.get(0).doubleValue(), at.get(1).doubleValue()};
+  }
+
+  /** Notes what WCAG 2.2 AA finds wrong with the page as it stands. */
+  void requireAccessible(String where) {
+    var result =
+        new AxeBuilder(page)
+            .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"))
+            .analyze();
+    result
+        .getViolations()
+        .forEach(
+            violation ->
+                violation
+                    .getNodes()
+                    .forEach(
+                        node ->
+                            barriers.add(
+                                where + ", " + violation.getId() + ": " + node.getHtml())));
   }
 
   static FilePayload payload(DrawnWork work) {

@@ -4,6 +4,10 @@ import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.PIXEL_READING;
 import static penmirror.web.storage.generated.Tables.STUDY;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jooq.DSLContext;
@@ -11,7 +15,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
+import org.springframework.util.FileSystemUtils;
 import penmirror.core.figure.View;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Cut;
@@ -31,6 +38,14 @@ abstract class DatabaseTest {
 
   private static final Map<String, DrawnWork> DRAWN = new ConcurrentHashMap<>();
 
+  /** A tray of the tests' own. */
+  static final Path TRAY = newFolder();
+
+  @DynamicPropertySource
+  static void tray(DynamicPropertyRegistry properties) {
+    properties.add("pen-mirror.tray", TRAY::toString);
+  }
+
   @Autowired DSLContext database;
 
   /** A spy in every test, so that all share one application. */
@@ -41,6 +56,20 @@ abstract class DatabaseTest {
     database.deleteFrom(STUDY).execute();
     database.deleteFrom(PIXEL_READING).execute();
     database.deleteFrom(PICTURE).execute();
+  }
+
+  @BeforeEach
+  void emptyTheTray() throws IOException {
+    FileSystemUtils.deleteRecursively(TRAY);
+    Files.createDirectories(TRAY);
+  }
+
+  private static Path newFolder() {
+    try {
+      return Files.createTempDirectory("pen-mirror-tray");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** A full figure from the front by the first illustrator. */

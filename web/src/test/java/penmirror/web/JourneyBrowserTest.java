@@ -3,7 +3,6 @@ package penmirror.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
@@ -29,8 +28,6 @@ import penmirror.demoart.studio.DrawnWork;
 /** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */
 class JourneyBrowserTest extends BrowserTest {
   private static final int SOURCES = 3;
-
-  private final List<String> barriers = new ArrayList<>();
 
   @Test
   void fromSourcePicturesToAScoredRedraw() throws Exception {
@@ -248,22 +245,5 @@ class JourneyBrowserTest extends BrowserTest {
     Point crown = marks.marks().point(Landmark.CROWN).orElseThrow();
     assertThat(crown.distanceTo(redraw(1).truth().point(Landmark.CROWN).orElseThrow()))
         .isLessThan(3);
-  }
-
-  private void requireAccessible(String where) {
-    var result =
-        new AxeBuilder(page)
-            .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"))
-            .analyze();
-    result
-        .getViolations()
-        .forEach(
-            violation ->
-                violation
-                    .getNodes()
-                    .forEach(
-                        node ->
-                            barriers.add(
-                                where + ", " + violation.getId() + ": " + node.getHtml())));
   }
 }

@@ -91,6 +91,11 @@ public final class ScanCleaner {
     public Point place(Point onScan) {
       return onScan.minus(from).turnedAbout(new Point(0, 0), -turnDegrees);
     }
+
+    /** Where a place of the cleaned picture lay on the scan. */
+    public Point placeOnScan(Point onCleaned) {
+      return onCleaned.turnedAbout(new Point(0, 0), turnDegrees).plus(from);
+    }
   }
 
   public Cleaned clean(Picture scan, Wishes wishes) {

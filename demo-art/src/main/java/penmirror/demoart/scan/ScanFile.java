@@ -4,7 +4,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.Locale;
+import java.util.Optional;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -12,12 +12,13 @@ import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.metadata.IIOInvalidTreeException;
 import javax.imageio.metadata.IIOMetadata;
-import javax.imageio.metadata.IIOMetadataNode;
 import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
 import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.ImageOutputStream;
+import penmirror.core.raster.PngWriter;
+import penmirror.core.raster.Resolution;
 
 /** Writes a scan as a file that states its resolution. */
 public final class ScanFile {
@@ -35,48 +36,30 @@ public final class ScanFile {
   private ScanFile() {}
 
   public static byte[] write(BufferedImage image, int pixelsPerInch, Format format) {
-    ImageWriter writer =
-        ImageIO.getImageWritersByFormatName(format.name().toLowerCase(Locale.ROOT)).next();
+    return format == Format.PNG
+        ? PngWriter.write(image, Optional.of(new Resolution(pixelsPerInch)))
+        : tiff(image, pixelsPerInch);
+  }
+
+  private static byte[] tiff(BufferedImage image, int pixelsPerInch) {
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("tiff").next();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ImageOutputStream stream = ImageIO.createImageOutputStream(bytes)) {
       writer.setOutput(stream);
       ImageWriteParam parameters = writer.getDefaultWriteParam();
-      if (format == Format.TIFF) {
-        parameters.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-        parameters.setCompressionType("LZW");
-      }
+      parameters.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      parameters.setCompressionType("LZW");
       IIOMetadata metadata =
           writer.getDefaultImageMetadata(
               ImageTypeSpecifier.createFromRenderedImage(image), parameters);
       writer.write(
-          null,
-          new IIOImage(
-              image,
-              null,
-              format == Format.PNG
-                  ? pngResolution(metadata, pixelsPerInch)
-                  : tiffResolution(metadata, pixelsPerInch)),
-          parameters);
+          null, new IIOImage(image, null, tiffResolution(metadata, pixelsPerInch)), parameters);
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new UncheckedIOException("A TIFF could not be written into memory.", e);
     } finally {
       writer.dispose();
     }
     return bytes.toByteArray();
-  }
-
-  private static IIOMetadata pngResolution(IIOMetadata metadata, int pixelsPerInch)
-      throws IIOInvalidTreeException {
-    String format = "javax_imageio_png_1.0";
-    String perMetre = String.valueOf(Math.round(pixelsPerInch / 0.0254));
-    IIOMetadataNode phys = new IIOMetadataNode("pHYs");
-    phys.setAttribute("pixelsPerUnitXAxis", perMetre);
-    phys.setAttribute("pixelsPerUnitYAxis", perMetre);
-    phys.setAttribute("unitSpecifier", "meter");
-    IIOMetadataNode root = new IIOMetadataNode(format);
-    root.appendChild(phys);
-    metadata.mergeTree(format, root);
-    return metadata;
   }
 
   private static IIOMetadata tiffResolution(IIOMetadata metadata, int pixelsPerInch)

@@ -68,6 +68,11 @@ public record Illustration(
     return new Illustration(commission, parameters, figure, rendering);
   }
 
+  /** Of a picture at full scale. */
+  static int longerSidePixels(Cut cut) {
+    return cut == Cut.FULL ? FULL_HEIGHT : CLOSE;
+  }
+
   private static AffineTransform framing(
       Commission commission, FigureModel figure, int width, int height) {
     double left = Double.POSITIVE_INFINITY;

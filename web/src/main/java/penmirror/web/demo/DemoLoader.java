@@ -16,15 +16,20 @@ import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import penmirror.demoart.scan.ScanFile;
+import penmirror.demoart.scan.Settings;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
+import penmirror.demoart.studio.Illustration;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
+import penmirror.web.tray.StandInScanner;
+import penmirror.web.tray.Tray;
 
 /**
  * Loads the demo studio into an empty library, once: three studies at different stages and the
@@ -42,6 +47,8 @@ class DemoLoader {
   private final WorkStore works;
   private final Intake intake;
   private final MarkingStore markings;
+  private final Tray tray;
+  private final StandInScanner scanner;
   private final MessageSource messages;
 
   DemoLoader(
@@ -49,11 +56,15 @@ class DemoLoader {
       WorkStore works,
       Intake intake,
       MarkingStore markings,
+      Tray tray,
+      StandInScanner scanner,
       MessageSource messages) {
     this.studies = studies;
     this.works = works;
     this.intake = intake;
     this.markings = markings;
+    this.tray = tray;
+    this.scanner = scanner;
     this.messages = messages;
   }
 
@@ -71,6 +82,7 @@ class DemoLoader {
             .anyMatch(work -> work.title().equals(last.commission().title()));
     if (!isComplete) {
       take(orders);
+      fillTheTray();
       LOG.info("The demo studio is ready.");
     }
   }
@@ -171,6 +183,20 @@ class DemoLoader {
     } else if (outcome instanceof Intake.Refused) {
       throw new IllegalStateException("Demo picture " + drawn.fileName() + ": " + outcome);
     }
+  }
+
+  /** Two attempts wait as scans, so that the tray has something to show. */
+  private void fillTheTray() {
+    if (!tray.pages().isEmpty()) {
+      return;
+    }
+    List<Commission> attempts = DemoStudio.casimirThole().redraws();
+    scan(attempts.get(2), Settings.usual(Settings.Medium.INK, 300, 11), ScanFile.Format.PNG);
+    scan(attempts.get(0), Settings.usual(Settings.Medium.PENCIL, 300, 12), ScanFile.Format.TIFF);
+  }
+
+  private void scan(Commission attempt, Settings settings, ScanFile.Format format) {
+    scanner.scan(Illustration.of(attempt).image(), settings, format, "page");
   }
 
   private String ownDrawing() {

@@ -21,12 +21,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.figure.View;
 import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.raster.Resolution;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.studies.Scan;
+import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -35,10 +39,9 @@ import penmirror.web.studies.WorkStore;
 /** The wall of works, and the door through which pictures come in. */
 @Controller
 class GatherController {
-  private static final int LONGEST_TITLE = 200;
-
   private final StudyStore studies;
   private final WorkStore works;
+  private final ScanStore scans;
   private final Intake intake;
   private final EvidenceFinder evidence;
   private final PixelReadingStore pixelReadings;
@@ -48,6 +51,7 @@ class GatherController {
   GatherController(
       StudyStore studies,
       WorkStore works,
+      ScanStore scans,
       Intake intake,
       EvidenceFinder evidence,
       PixelReadingStore pixelReadings,
@@ -55,6 +59,7 @@ class GatherController {
       MessageSource messages) {
     this.studies = studies;
     this.works = works;
+    this.scans = scans;
     this.intake = intake;
     this.evidence = evidence;
     this.pixelReadings = pixelReadings;
@@ -100,7 +105,7 @@ class GatherController {
               studyId,
               file.getBytes(),
               Work.Role.SOURCE,
-              titleOf(name),
+              Intake.titleOf(name),
               credit.isBlank() ? study.credit() : credit.strip(),
               View.FRONT);
       if (outcome instanceof Intake.Taken taken) {
@@ -123,7 +128,7 @@ class GatherController {
       @RequestParam(defaultValue = "") String credit,
       @RequestParam View view) {
     Work work = works.require(studyId, workId);
-    String newTitle = title.isBlank() ? work.title() : cut(title.strip(), LONGEST_TITLE);
+    String newTitle = title.isBlank() ? work.title() : Work.cutTitle(title.strip());
     works.describe(workId, newTitle, cut(credit.strip(), 500), view);
     return "redirect:/studies/" + studyId + "/gather?work=" + workId;
   }
@@ -161,15 +166,31 @@ class GatherController {
             .findFirst()
             .orElse(tiles.isEmpty() ? null : tiles.get(0));
     model.addAttribute("chosen", shown);
-    model.addAttribute("says", shown == null ? List.of() : says(shown.work()));
+    Optional<Scan> scan = shown == null ? Optional.empty() : scans.of(shown.work().id());
+    model.addAttribute("scan", scan.orElse(null));
+    model.addAttribute(
+        "says", shown == null ? List.of() : says(shown, scan.flatMap(Scan::resolution)));
   }
 
   /** A reading of the chosen work in words. */
   record Saying(String name, String value) {}
 
-  private List<Saying> says(Work work) {
+  private List<Saying> says(Tile tile, Optional<Resolution> resolution) {
     List<Saying> sayings = new ArrayList<>();
-    MeasureCatalogue.readAll(evidence.of(work))
+    resolution
+        .flatMap(
+            r ->
+                tile.pixels()
+                    .readings()
+                    .flatMap(PixelReadings::line)
+                    .map(line -> r.millimetres(line.medianWidthPixels())))
+        .ifPresent(
+            width ->
+                sayings.add(
+                    new Saying(
+                        text("gather.scan.width"),
+                        text("gather.scan.millimetres", Wording.number(width, 2)))));
+    MeasureCatalogue.readAll(evidence.of(tile.work()))
         .forEach(
             (measure, result) ->
                 result
@@ -190,15 +211,6 @@ class GatherController {
     int marks = evidence.of(work).marks().landmarks().size();
     long width = Math.round(Tile.HEIGHT_PIXELS * work.widthPixels() / (double) work.heightPixels());
     return new Tile(work, marks, pixelReadings.progress(work.pictureSha256()), width);
-  }
-
-  private static String titleOf(String fileName) {
-    String base =
-        fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
-    int dot = base.lastIndexOf('.');
-    String title =
-        (dot > 0 ? base.substring(0, dot) : base).replace('-', ' ').replace('_', ' ').strip();
-    return cut(title.isEmpty() ? base : title, LONGEST_TITLE);
   }
 
   private static String cut(String text, int longest) {

@@ -1,8 +1,5 @@
 package penmirror.web.gather;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.View;
@@ -46,33 +43,23 @@ public class Intake {
     } catch (UnusablePictureException e) {
       return new Refused(String.valueOf(e.getMessage()));
     }
-    String sha256 = sha256(bytes);
-    Optional<Work> same = works.holding(studyId, role, sha256);
+    NewPicture picture = NewPicture.of(bytes, opened);
+    Optional<Work> same = works.holding(studyId, role, picture.sha256());
     if (same.isPresent()) {
       return new AlreadyHere(same.get());
     }
-    long id =
-        works.take(
-            studyId,
-            new NewPicture(
-                sha256,
-                bytes,
-                opened.format().mediaType(),
-                opened.picture().widthPixels(),
-                opened.picture().heightPixels()),
-            role,
-            title,
-            credit,
-            view);
-    pixelReading.ask(sha256);
+    long id = works.take(studyId, picture, role, title, credit, view);
+    pixelReading.ask(picture.sha256());
     return new Taken(id);
   }
 
-  private static String sha256(byte[] bytes) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+  /** A title made from a file's name: without folders and ending, words apart. */
+  public static String titleOf(String fileName) {
+    String base =
+        fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
+    int dot = base.lastIndexOf('.');
+    String title =
+        (dot > 0 ? base.substring(0, dot) : base).replace('-', ' ').replace('_', ' ').strip();
+    return Work.cutTitle(title.isEmpty() ? base : title);
   }
 }

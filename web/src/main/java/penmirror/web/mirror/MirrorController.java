@@ -119,7 +119,7 @@ class MirrorController {
             studyId,
             file.getBytes(),
             Work.Role.REDRAW,
-            named.length() > 200 ? named.substring(0, 200) : named,
+            Work.cutTitle(named),
             text("mirror.own"),
             sheets.sheetOf(study).view());
     if (outcome instanceof Intake.Taken taken) {

@@ -19,6 +19,12 @@ public record Work(
     View view,
     int widthPixels,
     int heightPixels) {
+  private static final int LONGEST_TITLE = 200;
+
+  /** A title as long as one may be. */
+  public static String cutTitle(String title) {
+    return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE);
+  }
 
   /** What the picture is to the study. Only sources make rules. */
   public enum Role {

@@ -5,8 +5,11 @@ import static org.jooq.impl.DSL.max;
 import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.WORK;
 
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,6 +19,7 @@ import org.jooq.Record;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.View;
+import penmirror.core.raster.PictureReader;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.studies.Work.Role;
 
@@ -35,23 +39,31 @@ public class WorkStore {
 
   /** A picture about to be taken in, already opened and found usable. */
   public record NewPicture(
-      String sha256, byte[] bytes, String mediaType, int widthPixels, int heightPixels) {}
+      String sha256, byte[] bytes, String mediaType, int widthPixels, int heightPixels) {
+
+    public static NewPicture of(byte[] bytes, PictureReader.Opened opened) {
+      return new NewPicture(
+          sha256(bytes),
+          bytes,
+          opened.format().mediaType(),
+          opened.picture().widthPixels(),
+          opened.picture().heightPixels());
+    }
+
+    private static String sha256(byte[] bytes) {
+      try {
+        return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+      } catch (NoSuchAlgorithmException e) {
+        throw new IllegalStateException("Every Java has SHA-256", e);
+      }
+    }
+  }
 
   /** Takes a picture into a study as the next of its role; file and work, or neither. */
   @Transactional
   public long take(
       long studyId, NewPicture picture, Role role, String title, String credit, View view) {
-    OffsetDateTime now = OffsetDateTime.now(clock);
-    database
-        .insertInto(PICTURE)
-        .set(PICTURE.SHA256, picture.sha256())
-        .set(PICTURE.MEDIA_TYPE, picture.mediaType())
-        .set(PICTURE.WIDTH_PIXELS, picture.widthPixels())
-        .set(PICTURE.HEIGHT_PIXELS, picture.heightPixels())
-        .set(PICTURE.BYTES, picture.bytes())
-        .set(PICTURE.TAKEN_IN_AT, now)
-        .onConflictDoNothing()
-        .execute();
+    keep(picture);
     int number =
         database
             .select(coalesce(max(WORK.NUMBER), 0))
@@ -68,9 +80,23 @@ public class WorkStore {
         .set(WORK.TITLE, title)
         .set(WORK.CREDIT, credit)
         .set(WORK.VIEW, view.word())
-        .set(WORK.TAKEN_IN_AT, now)
+        .set(WORK.TAKEN_IN_AT, OffsetDateTime.now(clock))
         .returning(WORK.ID)
         .fetchSingle(WORK.ID);
+  }
+
+  /** Keeps a picture's file without making a work of it. */
+  public void keep(NewPicture picture) {
+    database
+        .insertInto(PICTURE)
+        .set(PICTURE.SHA256, picture.sha256())
+        .set(PICTURE.MEDIA_TYPE, picture.mediaType())
+        .set(PICTURE.WIDTH_PIXELS, picture.widthPixels())
+        .set(PICTURE.HEIGHT_PIXELS, picture.heightPixels())
+        .set(PICTURE.BYTES, picture.bytes())
+        .set(PICTURE.TAKEN_IN_AT, OffsetDateTime.now(clock))
+        .onConflictDoNothing()
+        .execute();
   }
 
   /** The work of that role that already holds this picture. */

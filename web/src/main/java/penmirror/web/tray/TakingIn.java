@@ -1,0 +1,83 @@
+package penmirror.web.tray;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import penmirror.core.figure.View;
+import penmirror.core.raster.PictureReader;
+import penmirror.core.raster.PngWriter;
+import penmirror.core.raster.Resolution;
+import penmirror.core.raster.UnusablePictureException;
+import penmirror.core.scan.ScanCleaner;
+import penmirror.core.scan.ScanCleaner.Cleaned;
+import penmirror.web.gather.Intake;
+import penmirror.web.studies.Scan;
+import penmirror.web.studies.ScanStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+import penmirror.web.studies.WorkStore.NewPicture;
+
+/** Cleans a page at full size and takes it into a study. The scan itself is kept beside it. */
+@Component
+class TakingIn {
+  private final Tray tray;
+  private final WorkStore works;
+  private final ScanStore scans;
+  private final Intake intake;
+
+  TakingIn(Tray tray, WorkStore works, ScanStore scans, Intake intake) {
+    this.tray = tray;
+    this.works = works;
+    this.scans = scans;
+    this.intake = intake;
+  }
+
+  /** What the page is to become. */
+  record Order(long studyId, Work.Role role, String title, String credit, View view) {}
+
+  /**
+   * @param resolution what the user says where the file says nothing
+   * @return the work's id; empty if the page is not in the tray any more, or not ready
+   */
+  synchronized Optional<Long> take(
+      String fileName, Cleaning cleaning, Optional<Resolution> resolution, Order order) {
+    Optional<TrayPage> page = tray.page(fileName).filter(TrayPage::isReady);
+    Optional<byte[]> bytes = page.flatMap(tray::read);
+    if (bytes.isEmpty()) {
+      return Optional.empty();
+    }
+    PictureReader.Opened raw;
+    try {
+      raw = PictureReader.forScans().open(bytes.get());
+    } catch (UnusablePictureException e) {
+      return Optional.empty(); // It has changed since it was listed.
+    }
+    Cleaned cleaned = new ScanCleaner().clean(raw.picture(), cleaning.wishes(1));
+    Optional<Resolution> known = raw.resolution().or(() -> resolution);
+    byte[] file = PngWriter.write(cleaned.picture().toImage(), known);
+    NewPicture rawPicture = NewPicture.of(bytes.get(), raw);
+    // The scan first: should anything fail after this, the page still lies in the tray.
+    works.keep(rawPicture);
+    Intake.Outcome outcome =
+        intake.take(
+            order.studyId(), file, order.role(), order.title(), order.credit(), order.view());
+    long workId;
+    if (outcome instanceof Intake.Taken taken) {
+      workId = taken.workId();
+    } else if (outcome instanceof Intake.AlreadyHere here) {
+      workId = here.work().id();
+    } else {
+      throw new IllegalStateException("A cleaned page was refused: " + outcome);
+    }
+    scans.note(
+        workId,
+        new Scan(
+            rawPicture.sha256(),
+            fileName,
+            known,
+            cleaned.turnDegrees(),
+            cleaning.flatten(),
+            cleaning.white()));
+    page.ifPresent(tray::putAside);
+    return Optional.of(workId);
+  }
+}
