@@ -35,6 +35,12 @@
     number('x1').dispatchEvent(new Event('change', { bubbles: true }));
   });
 
+  form?.addEventListener('submit', () => { document.getElementById('taking').hidden = false; });
+  window.addEventListener('pageshow', () => {
+    const taking = document.getElementById('taking');
+    if (taking) taking.hidden = true;
+  });
+
   form?.addEventListener('change', () => {
     document.getElementById('level-fields').hidden = !isLine();
   });

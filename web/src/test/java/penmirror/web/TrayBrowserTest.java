@@ -51,10 +51,10 @@ class TrayBrowserTest extends BrowserTest {
 
     String turned = page.locator("#turn").textContent();
     page.getByLabel("not, leave it as it lies").check();
-    assertThat(page.locator("#turn")).hasText("straight");
+    assertThat(page.locator("#turn")).hasText("not at all");
     page.getByLabel("by a level line").check();
     drawLevelLine(turned);
-    assertThat(page.locator("#turn")).not().hasText("straight");
+    assertThat(page.locator("#turn")).not().hasText("not at all");
     double drawn = degrees(page.locator("#turn").textContent());
     assertThat(drawn).isCloseTo(degrees(turned), offset(0.4));
     page.getByLabel("Set the paper white").uncheck();

@@ -58,7 +58,7 @@ class TrayDatabaseTest extends DatabaseTest {
         .andExpect(status().isOk())
         .andExpect(content().string(containsString("attempt.png")))
         .andExpect(content().string(containsString("150 px per inch")))
-        .andExpect(content().string(containsString("° clockwise")));
+        .andExpect(content().string(containsString("°, lay clockwise")));
     byte[] cleaned =
         mvc.perform(get("/tray/cleaned").param("page", "attempt.png"))
             .andReturn()
