@@ -11,14 +11,14 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.raster.Picture;
-import penmirror.core.raster.PictureReader;
-import penmirror.core.raster.UnusablePictureException;
 import penmirror.core.style.StyleSheet;
 
 /** Opens the files named on the command line. */

@@ -22,7 +22,10 @@ import picocli.CommandLine.Spec;
 final class ScoreCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
-  @Parameters(arity = "1..*", paramLabel = "IMAGE", description = "PNG or JPEG.")
+  @Parameters(
+      arity = "1..*",
+      paramLabel = "IMAGE",
+      description = "PNG, JPEG, WebP, TIFF, GIF, BMP, SVG or OpenRaster.")
   private List<Path> images = List.of();
 
   @Option(

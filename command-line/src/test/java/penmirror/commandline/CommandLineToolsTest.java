@@ -60,7 +60,7 @@ class CommandLineToolsTest {
             "--json");
     assertThat(exit).isEqualTo(1);
     assertThat(err.toString())
-        .contains("notes.png: The file is not a PNG or JPEG")
+        .contains("notes.png: The file is not a picture of a kind")
         .contains("missing.png: There is no such file");
     assertThat(out.toString().lines().toList()).hasSize(1);
     assertThat(out.toString())

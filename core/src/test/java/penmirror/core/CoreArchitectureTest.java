@@ -35,6 +35,8 @@ class CoreArchitectureTest {
               "penmirror.core.geometry", "penmirror.core.colour", "penmirror.core.statistics")
           .layer("picture")
           .definedBy("penmirror.core.raster", "penmirror.core.figure")
+          .layer("file")
+          .definedBy("penmirror.core.file", "penmirror.core.scan")
           .layer("measure")
           .definedBy("penmirror.core.measure..")
           .layer("style")
@@ -45,6 +47,8 @@ class CoreArchitectureTest {
           .definedBy("penmirror.core.format")
           .whereLayer("format")
           .mayNotBeAccessedByAnyLayer()
+          .whereLayer("file")
+          .mayNotBeAccessedByAnyLayer()
           .whereLayer("use")
           .mayOnlyBeAccessedByLayers("format")
           .whereLayer("style")
@@ -52,5 +56,5 @@ class CoreArchitectureTest {
           .whereLayer("measure")
           .mayOnlyBeAccessedByLayers("style", "use", "format")
           .whereLayer("picture")
-          .mayOnlyBeAccessedByLayers("measure", "style", "use", "format");
+          .mayOnlyBeAccessedByLayers("file", "measure", "style", "use", "format");
 }

@@ -29,13 +29,13 @@ import org.springframework.test.web.servlet.MvcResult;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.proportion.ProportionMeasures;
-import penmirror.core.raster.PictureReader;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.demoart.studio.DrawnWork;
@@ -103,7 +103,8 @@ class PagesDatabaseTest extends DatabaseTest {
         .andExpect(
             content()
                 .string(
-                    containsString("notes.png was not taken in. The file is not a PNG or JPEG")))
+                    containsString(
+                        "notes.png was not taken in. The file is not a picture of a kind")))
         .andExpect(
             content().string(containsString("empty.png was not taken in. The file is empty")))
         .andExpect(

@@ -77,7 +77,8 @@ class TrayBrowserTest extends BrowserTest {
     page.navigate(url("/tray"));
     assertThat(page.locator("#pages")).containsText("coming.tif.part");
     assertThat(page.locator("#pages")).containsText("Still being written");
-    assertThat(page.locator("#pages .bad")).containsText("not a PNG, JPEG or TIFF picture");
+    assertThat(page.locator("#pages .bad"))
+        .containsText("not a picture of a kind that is read here");
     assertThat(page.locator("#pages a")).hasCount(0);
     requireAccessible("tray");
     assertThat(barriers).isEmpty();

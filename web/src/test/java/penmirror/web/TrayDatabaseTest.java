@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
-import penmirror.core.raster.PictureReader;
+import penmirror.core.file.PictureReader;
 import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Scanner;
 import penmirror.demoart.scan.Settings;
@@ -154,7 +154,8 @@ class TrayDatabaseTest extends DatabaseTest {
     put("holiday.png", "not a picture".getBytes());
     mvc.perform(get("/tray/pages"))
         .andExpect(content().string(containsString("holiday.png")))
-        .andExpect(content().string(containsString("is not a PNG, JPEG or TIFF picture")));
+        .andExpect(
+            content().string(containsString("is not a picture of a kind that is read here")));
     mvc.perform(get("/tray/picture").param("page", "holiday.png"))
         .andExpect(status().isNotFound())
         .andExpect(content().string(containsString("no page holiday.png ready")));
@@ -177,7 +178,7 @@ class TrayDatabaseTest extends DatabaseTest {
         .andExpect(redirectedUrl("/tray"));
     Path page = TRAY.resolve("page-01.tif");
     await().atMost(Duration.ofSeconds(30)).until(() -> Files.exists(page));
-    PictureReader.Opened opened = PictureReader.forScans().open(Files.readAllBytes(page));
+    PictureReader.Opened opened = new PictureReader().open(Files.readAllBytes(page));
     assertThat(opened.resolution().orElseThrow().pixelsPerInch()).isEqualTo(150);
     mvc.perform(
             post("/tray/scan")

@@ -2,8 +2,7 @@
  * Decoded pictures and the plane operations that measuring needs.
  *
  * <p>Planes are final classes around a row-major array, never records. Start at {@link
- * penmirror.core.raster.PictureReader} for files and {@link penmirror.core.raster.Picture} for
- * pixels.
+ * penmirror.core.raster.Picture}; the package file opens the files they come from.
  */
 @NullMarked
 package penmirror.core.raster;

@@ -17,8 +17,8 @@ import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.ImageOutputStream;
-import penmirror.core.raster.PngWriter;
-import penmirror.core.raster.Resolution;
+import penmirror.core.file.PngWriter;
+import penmirror.core.file.Resolution;
 
 /** Writes a scan as a file that states its resolution. */
 public final class ScanFile {

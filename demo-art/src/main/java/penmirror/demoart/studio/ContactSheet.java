@@ -10,7 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import penmirror.core.raster.PngWriter;
+import penmirror.core.file.PngWriter;
 
 /** Many pictures on one neutral sheet, to look over a hand's work at once. */
 public final class ContactSheet {

@@ -15,6 +15,7 @@ import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.Marks;
+import penmirror.core.file.PictureReader;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
@@ -22,7 +23,6 @@ import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
-import penmirror.core.raster.PictureReader;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
 import penmirror.core.scan.ScanCleaner.Wishes;
@@ -59,7 +59,7 @@ class ScannedPageTest {
         new Settings(Settings.Medium.INK, PER_INCH, turn, 0.18, 0.012, 0.3, 60, 0xF1E7D6, seed);
     Scanner.Page page = Scanner.scan(clean.image(), settings);
     PictureReader.Opened opened =
-        PictureReader.forScans().open(ScanFile.write(page.image(), PER_INCH, format));
+        new PictureReader().open(ScanFile.write(page.image(), PER_INCH, format));
     assertThat(opened.resolution().orElseThrow().pixelsPerInch()).isCloseTo(300, offset(0.05));
 
     Cleaned cleaned = new ScanCleaner().clean(opened.picture(), Wishes.ALL);

@@ -18,10 +18,10 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
-import penmirror.core.raster.PictureReader;
-import penmirror.core.raster.UnusablePictureException;
 
 /**
  * Reads pixels in the background. Jobs lie in PostgreSQL: one that was cut off by a restart is

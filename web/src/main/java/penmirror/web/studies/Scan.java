@@ -1,7 +1,7 @@
 package penmirror.web.studies;
 
 import java.util.Optional;
-import penmirror.core.raster.Resolution;
+import penmirror.core.file.Resolution;
 
 /**
  * The scan a work was made from.

@@ -7,7 +7,7 @@ import java.time.OffsetDateTime;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
-import penmirror.core.raster.Resolution;
+import penmirror.core.file.Resolution;
 
 /** Keeps which works came from a scan, and how it was cleaned. */
 @Repository

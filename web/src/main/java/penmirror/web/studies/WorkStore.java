@@ -19,7 +19,7 @@ import org.jooq.Record;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.View;
-import penmirror.core.raster.PictureReader;
+import penmirror.core.file.PictureReader;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.studies.Work.Role;
 

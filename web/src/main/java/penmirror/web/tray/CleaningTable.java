@@ -3,11 +3,11 @@ package penmirror.web.tray;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.PngWriter;
+import penmirror.core.file.UnusablePictureException;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
-import penmirror.core.raster.PictureReader;
-import penmirror.core.raster.PngWriter;
-import penmirror.core.raster.UnusablePictureException;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
 
@@ -104,7 +104,7 @@ class CleaningTable {
 
   private static Optional<Copy> reduced(TrayPage page, byte[] bytes) {
     try {
-      Picture whole = PictureReader.forScans().open(bytes).picture();
+      Picture whole = new PictureReader().open(bytes).picture();
       int longer = Math.max(whole.widthPixels(), whole.heightPixels());
       int factor = Math.max(1, longer / COPY_SIDE);
       return Optional.of(new Copy(page, whole.shrunk(factor), factor));

@@ -3,10 +3,10 @@ package penmirror.web.tray;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.View;
-import penmirror.core.raster.PictureReader;
-import penmirror.core.raster.PngWriter;
-import penmirror.core.raster.Resolution;
-import penmirror.core.raster.UnusablePictureException;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.PngWriter;
+import penmirror.core.file.Resolution;
+import penmirror.core.file.UnusablePictureException;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
 import penmirror.web.gather.Intake;
@@ -47,7 +47,7 @@ class TakingIn {
     }
     PictureReader.Opened raw;
     try {
-      raw = PictureReader.forScans().open(bytes.get());
+      raw = new PictureReader().open(bytes.get());
     } catch (UnusablePictureException e) {
       return Optional.empty(); // It has changed since it was listed.
     }

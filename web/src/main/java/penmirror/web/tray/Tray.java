@@ -21,10 +21,10 @@ import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
-import penmirror.core.raster.PictureLimits;
-import penmirror.core.raster.PictureReader;
-import penmirror.core.raster.UnusablePictureException;
-import penmirror.core.raster.UnusablePictureException.Reason;
+import penmirror.core.file.PictureLimits;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.file.UnusablePictureException.Reason;
 import penmirror.web.tray.TrayPage.NotLookedAt;
 import penmirror.web.tray.TrayPage.Ready;
 import penmirror.web.tray.TrayPage.State;
@@ -54,7 +54,7 @@ public class Tray {
   private final Path folder;
   private final Clock clock;
   private final MessageSource messages;
-  private final PictureReader reader = PictureReader.forScans();
+  private final PictureReader reader = new PictureReader();
   private final Map<Fingerprint, State> known = new HashMap<>();
 
   Tray(@Value("${pen-mirror.tray}") Path folder, Clock clock, MessageSource messages) {

@@ -16,10 +16,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.Resolution;
+import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.Wording;
-import penmirror.core.raster.PictureReader;
-import penmirror.core.raster.Resolution;
-import penmirror.core.raster.UnusablePictureException;
 import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Settings;
 import penmirror.web.gather.Intake;
@@ -167,7 +167,7 @@ class TrayController {
     byte[] bytes = works.file(picture).bytes();
     // A picture that came from a scan may be TIFF; all in the library have been opened before.
     scanner.scan(
-        PictureReader.forScans().open(bytes).picture().toImage(),
+        new PictureReader().open(bytes).picture().toImage(),
         new StandInScanner.Job(medium, resolution, format));
     return "redirect:/tray";
   }

@@ -2,8 +2,8 @@ package penmirror.web.tray;
 
 import java.time.Instant;
 import java.util.Optional;
-import penmirror.core.raster.PictureReader.Format;
-import penmirror.core.raster.Resolution;
+import penmirror.core.file.PictureFormat;
+import penmirror.core.file.Resolution;
 
 /**
  * A file that lies in the tray.
@@ -21,7 +21,7 @@ public record TrayPage(String fileName, long bytes, Instant changedAt, State sta
    * @param resolution as the file states it
    */
   public record Ready(
-      Format format, int widthPixels, int heightPixels, Optional<Resolution> resolution)
+      PictureFormat format, int widthPixels, int heightPixels, Optional<Resolution> resolution)
       implements State {}
 
   /** The scanner has not finished; not to be taken in. */

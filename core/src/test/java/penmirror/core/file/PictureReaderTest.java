@@ -1,4 +1,4 @@
-package penmirror.core.raster;
+package penmirror.core.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
@@ -14,7 +14,8 @@ import java.util.Arrays;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import penmirror.core.raster.UnusablePictureException.Reason;
+import penmirror.core.file.UnusablePictureException.Reason;
+import penmirror.core.raster.Picture;
 
 class PictureReaderTest {
   private final PictureReader reader = new PictureReader();
@@ -23,8 +24,8 @@ class PictureReaderTest {
   void pngAndJpegAreToldByContent() throws Exception {
     PictureReader.Opened png = reader.open(encode(picture(), "png"));
     PictureReader.Opened jpeg = reader.open(encode(picture(), "jpg"));
-    assertThat(png.format()).isEqualTo(PictureReader.Format.PNG);
-    assertThat(jpeg.format()).isEqualTo(PictureReader.Format.JPEG);
+    assertThat(png.format()).isEqualTo(PictureFormat.PNG);
+    assertThat(jpeg.format()).isEqualTo(PictureFormat.JPEG);
     assertThat(png.picture().widthPixels()).isEqualTo(40);
     assertThat(png.picture().rgb(0)).isEqualTo(0x336699);
   }
@@ -64,7 +65,7 @@ class PictureReaderTest {
   @Test
   void saysWhyAFileCannotBeUsed() throws Exception {
     assertThat(reasonFor(new byte[0])).isEqualTo(Reason.EMPTY);
-    assertThat(reasonFor("GIF89a and more".getBytes(StandardCharsets.US_ASCII)))
+    assertThat(reasonFor("Dear all, and more".getBytes(StandardCharsets.US_ASCII)))
         .isEqualTo(Reason.NOT_A_PICTURE);
     byte[] png = encode(noise(), "png");
     assertThat(reasonFor(Arrays.copyOf(png, png.length / 2))).isEqualTo(Reason.TRUNCATED);

@@ -1,4 +1,4 @@
-package penmirror.core.raster;
+package penmirror.core.file;
 
 /** A file that cannot be used as a picture. The message says why and what to do, in plain words. */
 public final class UnusablePictureException extends Exception {

@@ -1,69 +1,74 @@
-package penmirror.core.raster;
+package penmirror.core.file;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.twelvemonkeys.imageio.plugins.jpeg.JPEGImageReaderSpi;
+import com.twelvemonkeys.imageio.plugins.tiff.TIFFImageReaderSpi;
+import com.twelvemonkeys.imageio.plugins.webp.WebPImageReaderSpi;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_ColorSpace;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.util.EnumSet;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
+import javax.imageio.spi.IIORegistry;
 import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.MemoryCacheImageInputStream;
-import penmirror.core.raster.UnusablePictureException.Reason;
+import penmirror.core.file.UnusablePictureException.Reason;
+import penmirror.core.raster.Picture;
 
 /**
- * Opens PNG and JPEG files, and TIFF where scans are taken, sniffed by content and not by name.
+ * Opens picture files of all {@link PictureFormat}s, sniffed by content and not by name.
  *
  * <p>Size is checked on the header before any pixel is decoded, so a decompression bomb costs
- * nothing. The camera's orientation is applied. Colour profiles are not converted yet: numbers are
- * read as sRGB.
+ * nothing. The camera's orientation is applied and colours are brought to sRGB by the file's own
+ * profile. SVG is drawn 2400 px on its longer side; of OpenRaster the flattened picture is taken;
+ * of moving pictures the first frame.
  */
 public final class PictureReader {
   private static final int JPEG_END_OF_IMAGE = 0xD9;
 
+  /** Formats whose decoder has applied a sound profile by itself. */
+  private static final Set<PictureFormat> DECODER_CONVERTS =
+      EnumSet.of(PictureFormat.JPEG, PictureFormat.WEBP);
+
+  static {
+    // Not left to scanning: in a packed application that depends on the thread which comes first.
+    IIORegistry registry = IIORegistry.getDefaultInstance();
+    registry.registerServiceProvider(new JPEGImageReaderSpi());
+    registry.registerServiceProvider(new TIFFImageReaderSpi());
+    registry.registerServiceProvider(new WebPImageReaderSpi());
+  }
+
   private final PictureLimits limits;
-  private final boolean takesTiff;
 
   public PictureReader() {
     this(PictureLimits.DEFAULTS);
   }
 
   public PictureReader(PictureLimits limits) {
-    this(limits, false);
-  }
-
-  private PictureReader(PictureLimits limits, boolean takesTiff) {
     this.limits = limits;
-    this.takesTiff = takesTiff;
   }
 
-  /** Takes what scanners write: TIFF as well. */
-  public static PictureReader forScans() {
-    return new PictureReader(PictureLimits.DEFAULTS, true);
-  }
-
-  /** The open formats taken in, with the media type under which a browser shows them. */
-  public enum Format {
-    PNG("image/png"),
-    JPEG("image/jpeg"),
-    /** From scanners; browsers do not show it. */
-    TIFF("image/tiff");
-
-    private final String mediaType;
-
-    Format(String mediaType) {
-      this.mediaType = mediaType;
-    }
-
-    public String mediaType() {
-      return mediaType;
-    }
+  /** What became of the file's colour profile. */
+  public enum Profile {
+    /** The file has none; its numbers were read as sRGB. */
+    NONE,
+    /** Colours were brought to sRGB by it. */
+    CONVERTED,
+    /** It cannot be used; the numbers were read as sRGB. */
+    BROKEN
   }
 
   /**
@@ -71,7 +76,8 @@ public final class PictureReader {
    *
    * @param resolution as the file states it; empty if it states none
    */
-  public record Opened(Picture picture, Format format, Optional<Resolution> resolution) {}
+  public record Opened(
+      Picture picture, PictureFormat format, Optional<Resolution> resolution, Profile profile) {}
 
   /**
    * @param bytes the whole file
@@ -91,16 +97,48 @@ public final class PictureReader {
               bytes.length / 1048576.0,
               limits.fileBytes() / 1048576));
     }
-    Format format = sniff(bytes);
-    if (format == Format.JPEG && !endsProperly(bytes)) {
+    PictureFormat format = PictureFormat.sniff(bytes).orElseThrow(PictureReader::notAPicture);
+    return switch (format) {
+      case SVG ->
+          new Opened(Picture.from(SvgDrawing.draw(bytes)), format, Optional.empty(), Profile.NONE);
+      case OPENRASTER -> {
+        Opened flat = openPixels(flattened(bytes), PictureFormat.PNG);
+        yield new Opened(flat.picture(), format, flat.resolution(), flat.profile());
+      }
+      default -> openPixels(bytes, format);
+    };
+  }
+
+  private byte[] flattened(byte[] bytes) throws UnusablePictureException {
+    byte[] png = OpenRasterFile.flattened(bytes, limits.fileBytes() * 4);
+    if (PictureFormat.sniff(png).filter(PictureFormat.PNG::equals).isEmpty()) {
+      throw notAPicture();
+    }
+    return png;
+  }
+
+  private Opened openPixels(byte[] bytes, PictureFormat format) throws UnusablePictureException {
+    if (!endsProperly(bytes, format)) {
       throw truncated();
     }
-    BufferedImage image = decode(bytes);
     Metadata metadata = metadata(bytes);
+    BufferedImage image = decode(bytes);
+    Optional<byte[]> found = EmbeddedProfile.find(bytes, format);
+    Optional<ICC_ColorSpace> space = found.flatMap(EmbeddedProfile::colourSpace);
+    Profile profile =
+        found.isEmpty() ? Profile.NONE : space.isPresent() ? Profile.CONVERTED : Profile.BROKEN;
+    Orientation orientation = Orientation.ofExif(exifOrientation(metadata));
+    boolean isColour = image.getColorModel().getColorSpace().getType() == ColorSpace.TYPE_RGB;
+    Picture picture = Picture.from(isColour ? ToSrgb.asItStands(image) : image);
+    if (isColour && space.isPresent() && !DECODER_CONVERTS.contains(format)) {
+      picture = ToSrgb.converted(picture, space.get());
+    }
+    // Grey samples are taken as they stand; their profiles differ little from sRGB's own curve.
     return new Opened(
-        Picture.from(Orientation.ofExif(exifOrientation(metadata)).upright(image)),
+        orientation.upright(picture),
         format,
-        Resolution.statedIn(metadata));
+        Resolution.statedIn(metadata),
+        isColour ? profile : Profile.NONE);
   }
 
   private BufferedImage decode(byte[] bytes) throws UnusablePictureException {
@@ -149,33 +187,19 @@ public final class PictureReader {
     }
   }
 
-  private Format sniff(byte[] bytes) throws UnusablePictureException {
-    if (startsWith(bytes, 0x89, 'P', 'N', 'G', 0x0D, 0x0A, 0x1A, 0x0A)) {
-      return Format.PNG;
-    }
-    if (startsWith(bytes, 0xFF, 0xD8, 0xFF)) {
-      return Format.JPEG;
-    }
-    if (takesTiff && (startsWith(bytes, 'I', 'I', 42, 0) || startsWith(bytes, 'M', 'M', 0, 42))) {
-      return Format.TIFF;
-    }
-    throw notAPicture();
+  /** Some decoders fill what is missing with grey; what the file says of its own end tells. */
+  private static boolean endsProperly(byte[] bytes, PictureFormat format) {
+    ByteBuffer little = ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
+    return switch (format) {
+      case JPEG -> endsWithJpegMark(bytes);
+      case WEBP -> (little.getInt(4) & 0xFFFFFFFFL) + 8 <= bytes.length;
+      case BMP -> (little.getInt(2) & 0xFFFFFFFFL) <= bytes.length;
+      case GIF -> endsWithGifMark(bytes);
+      default -> true;
+    };
   }
 
-  private static boolean startsWith(byte[] bytes, int... signature) {
-    if (bytes.length < signature.length) {
-      return false;
-    }
-    for (int i = 0; i < signature.length; i++) {
-      if ((bytes[i] & 255) != signature[i]) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  /** A JPEG cut short decodes with its lower part grey; only the missing end mark gives it away. */
-  private static boolean endsProperly(byte[] bytes) {
+  private static boolean endsWithJpegMark(byte[] bytes) {
     for (int i = bytes.length - 1; i > 0; i--) {
       if ((bytes[i] & 255) == JPEG_END_OF_IMAGE && (bytes[i - 1] & 255) == 0xFF) {
         return true;
@@ -185,6 +209,14 @@ public final class PictureReader {
       }
     }
     return false;
+  }
+
+  private static boolean endsWithGifMark(byte[] bytes) {
+    int end = bytes.length - 1;
+    while (end > 0 && bytes[end] == 0) {
+      end--;
+    }
+    return bytes[end] == ';';
   }
 
   /** A damaged note beside the picture is no reason to refuse the picture. */
@@ -228,13 +260,10 @@ public final class PictureReader {
             + " again.");
   }
 
-  private UnusablePictureException notAPicture() {
+  private static UnusablePictureException notAPicture() {
     return new UnusablePictureException(
         Reason.NOT_A_PICTURE,
-        takesTiff
-            ? "The file is not a PNG, JPEG or TIFF picture, whatever its name says. Scan it again"
-                + " as one of these."
-            : "The file is not a PNG or JPEG picture, whatever its name says. Export it as PNG or"
-                + " JPEG.");
+        "The file is not a picture of a kind that is read here (PNG, JPEG, WebP, TIFF, GIF, BMP,"
+            + " SVG, OpenRaster), whatever its name says. Export it as PNG or JPEG.");
   }
 }

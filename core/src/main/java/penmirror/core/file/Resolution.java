@@ -1,4 +1,4 @@
-package penmirror.core.raster;
+package penmirror.core.file;
 
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;

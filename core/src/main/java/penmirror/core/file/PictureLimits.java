@@ -1,4 +1,4 @@
-package penmirror.core.raster;
+package penmirror.core.file;
 
 /**
  * The largest file that is taken in. Raising a limit costs memory: a picture needs about 40 bytes a

@@ -1,4 +1,4 @@
-package penmirror.core.raster;
+package penmirror.core.file;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
