@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Iterator;
 import java.util.Optional;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -42,7 +43,7 @@ public final class ScanFile {
   }
 
   private static byte[] tiff(BufferedImage image, int pixelsPerInch) {
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("tiff").next();
+    ImageWriter writer = javasOwnWriter();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ImageOutputStream stream = ImageIO.createImageOutputStream(bytes)) {
       writer.setOutput(stream);
@@ -60,6 +61,18 @@ public final class ScanFile {
       writer.dispose();
     }
     return bytes.toByteArray();
+  }
+
+  /** Other libraries bring TIFF writers too, with metadata of another kind. */
+  private static ImageWriter javasOwnWriter() {
+    Iterator<ImageWriter> writers = ImageIO.getImageWritersByFormatName("tiff");
+    while (writers.hasNext()) {
+      ImageWriter writer = writers.next();
+      if (writer.getOriginatingProvider().getClass().getModule() == ImageIO.class.getModule()) {
+        return writer;
+      }
+    }
+    throw new IllegalStateException("Every Java from 9 on writes TIFF");
   }
 
   private static IIOMetadata tiffResolution(IIOMetadata metadata, int pixelsPerInch)
