@@ -36,7 +36,7 @@ class CoreArchitectureTest {
           .layer("picture")
           .definedBy("penmirror.core.raster", "penmirror.core.figure")
           .layer("file")
-          .definedBy("penmirror.core.file", "penmirror.core.scan")
+          .definedBy("penmirror.core.file", "penmirror.core.scan", "penmirror.core.coverage")
           .layer("measure")
           .definedBy("penmirror.core.measure..")
           .layer("style")

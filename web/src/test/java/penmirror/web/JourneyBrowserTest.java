@@ -62,7 +62,7 @@ class JourneyBrowserTest extends BrowserTest {
     page.getByLabel("Credit line").fill("Odile Marrow, The Lantern Barge. Studied for practice.");
     requireAccessible("new study");
     page.keyboard().press("Enter");
-    assertThat(page.locator("h1")).hasText("The wall");
+    assertThat(page.locator("h1")).hasText("Reference wall");
   }
 
   /** By the file chooser, a wrong file among them; then one dropped. */
@@ -75,7 +75,7 @@ class JourneyBrowserTest extends BrowserTest {
     files.add(new FilePayload("notes.png", "image/png", "not a picture".getBytes()));
     page.locator("#files").setInputFiles(files.toArray(FilePayload[]::new));
     assertThat(page.locator(".tile")).hasCount(SOURCES - 1);
-    assertThat(page.locator(".fault")).containsText("notes.png was not taken in");
+    assertThat(page.locator("#uploads .fault")).containsText("notes.png was not taken in");
     drop(source(SOURCES));
     assertThat(page.locator(".tile")).hasCount(SOURCES);
     requireAccessible("gather");

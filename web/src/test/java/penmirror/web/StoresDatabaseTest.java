@@ -24,6 +24,7 @@ import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -31,6 +32,7 @@ import penmirror.web.studies.WorkStore;
 /** The stores on a real PostgreSQL. */
 class StoresDatabaseTest extends DatabaseTest {
   @Autowired WorkStore works;
+  @Autowired PictureStore pictures;
   @Autowired MarkingStore markings;
   @Autowired Intake intake;
   @Autowired EvidenceFinder evidence;
@@ -94,7 +96,7 @@ class StoresDatabaseTest extends DatabaseTest {
     assertThat(changed.title()).isEqualTo("New title");
     assertThat(changed.credit()).isEqualTo("New credit");
     assertThat(changed.view()).isEqualTo(View.SIDE);
-    assertThat(works.file(changed.pictureSha256()).bytes()).isEqualTo(source(1).png());
+    assertThat(pictures.file(changed.pictureSha256()).bytes()).isEqualTo(source(1).png());
   }
 
   @Test

@@ -30,6 +30,7 @@ import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Scanner;
 import penmirror.demoart.scan.Settings;
 import penmirror.web.gather.Intake;
+import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Work;
@@ -41,6 +42,7 @@ class TrayDatabaseTest extends DatabaseTest {
 
   @Autowired MockMvc mvc;
   @Autowired WorkStore works;
+  @Autowired PictureStore pictures;
   @Autowired ScanStore scans;
   @Autowired Intake intake;
 
@@ -75,9 +77,10 @@ class TrayDatabaseTest extends DatabaseTest {
     assertThat(scan.flattened()).isTrue();
     assertThat(scan.whitened()).isFalse();
     assertThat(scan.resolution().orElseThrow().pixelsPerInch()).isCloseTo(150, offset(0.05));
-    assertThat(works.file(scan.rawSha256()).bytes()).isEqualTo(raw);
+    assertThat(pictures.file(scan.rawSha256()).bytes()).isEqualTo(raw);
     // The cleaned picture states the resolution too, and the page has left the tray.
-    PictureReader.Opened kept = new PictureReader().open(works.file(work.pictureSha256()).bytes());
+    PictureReader.Opened kept =
+        new PictureReader().open(pictures.file(work.pictureSha256()).bytes());
     assertThat(kept.resolution().orElseThrow().pixelsPerInch()).isCloseTo(150, offset(0.05));
     assertThat(TRAY.resolve("attempt.png")).doesNotExist();
     assertThat(TRAY.resolve("taken")).isNotEmptyDirectory();

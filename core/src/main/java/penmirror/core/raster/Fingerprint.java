@@ -39,9 +39,21 @@ public final class Fingerprint {
     return of(Grid.of(picture, SIDE), picture);
   }
 
-  /** Of the same picture seen in a mirror. */
-  public static Fingerprint ofMirrored(Picture picture) {
-    return of(Grid.of(picture, SIDE).mirrored(), picture);
+  /** Of the same picture seen in a mirror: odd waves across change their sign. */
+  public Fingerprint mirrored() {
+    long[] turned = new long[WORDS];
+    for (int i = 1; i < LOW * LOW; i++) {
+      boolean isSet = (bits[i / 64] >> (i % 64) & 1) == 1;
+      if (isSet != (i % LOW % 2 == 1)) {
+        turned[i / 64] |= 1L << (i % 64);
+      }
+    }
+    byte[] swapped = new byte[CELL_BYTES];
+    for (int i = 0; i < CELLS * CELLS; i++) {
+      int other = i / CELLS * CELLS + CELLS - 1 - i % CELLS;
+      System.arraycopy(cells, 3 * i, swapped, 3 * other, 3);
+    }
+    return new Fingerprint(turned, swapped, widthOverHeight);
   }
 
   private static Fingerprint of(Grid grid, Picture picture) {
@@ -183,16 +195,6 @@ public final class Fingerprint {
         }
       }
       return new Grid(side, rgb);
-    }
-
-    Grid mirrored() {
-      double[][] turned = new double[3][side * side];
-      for (int c = 0; c < 3; c++) {
-        for (int i = 0; i < side * side; i++) {
-          turned[c][i / side * side + side - 1 - i % side] = rgb[c][i];
-        }
-      }
-      return new Grid(side, turned);
     }
 
     double[] brightness() {

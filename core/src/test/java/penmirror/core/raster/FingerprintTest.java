@@ -36,9 +36,10 @@ class FingerprintTest {
       assertThat(fingerprint.isNear(Fingerprint.of(resized(head, 1.7)))).isTrue();
       assertThat(fingerprint.isNear(Fingerprint.of(recompressed(head, 0.4f)))).isTrue();
       Picture mirrored = mirrored(head);
-      assertThat(Fingerprint.ofMirrored(head).isNear(Fingerprint.of(mirrored))).isTrue();
+      assertThat(fingerprint.mirrored().isNear(Fingerprint.of(mirrored))).isTrue();
       assertThat(
-              Fingerprint.ofMirrored(head)
+              fingerprint
+                  .mirrored()
                   .isNear(Fingerprint.of(recompressed(resized(mirrored, 0.4), 0.6f))))
           .isTrue();
     }
@@ -52,7 +53,7 @@ class FingerprintTest {
         assertThat(Fingerprint.of(HEADS.get(i)).isNear(other))
             .as("%s and %s", OpenArt.heads().get(i), OpenArt.heads().get(j))
             .isFalse();
-        assertThat(Fingerprint.ofMirrored(HEADS.get(i)).isNear(other)).isFalse();
+        assertThat(Fingerprint.of(HEADS.get(i)).mirrored().isNear(other)).isFalse();
       }
     }
   }

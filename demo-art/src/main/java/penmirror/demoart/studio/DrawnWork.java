@@ -7,8 +7,10 @@ import penmirror.core.figure.Marks;
  *
  * @param png the picture's file
  * @param truth its landmarks as someone who knows the figure would mark them
+ * @param lightDegrees where the light comes from as it is seen, clockwise from straight above
  */
-public record DrawnWork(String fileName, String title, byte[] png, Marks truth) {
+public record DrawnWork(
+    String fileName, String title, byte[] png, Marks truth, double lightDegrees) {
 
   public static DrawnWork of(Commission commission) {
     return of(commission, 1);
@@ -19,6 +21,11 @@ public record DrawnWork(String fileName, String title, byte[] png, Marks truth) 
    */
   public static DrawnWork of(Commission commission, double scale) {
     Illustration drawn = Illustration.of(commission, scale);
-    return new DrawnWork(commission.fileName(), commission.title(), drawn.png(), drawn.marks());
+    return new DrawnWork(
+        commission.fileName(),
+        commission.title(),
+        drawn.png(),
+        drawn.marks(),
+        drawn.rendering().lightDegrees());
   }
 }

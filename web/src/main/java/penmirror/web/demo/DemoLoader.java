@@ -5,6 +5,9 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,11 +19,18 @@ import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import penmirror.core.coverage.Part;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Turn;
+import penmirror.core.figure.View;
+import penmirror.demoart.figure.Subject;
 import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Settings;
 import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.Cut;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
+import penmirror.demoart.studio.Hands;
 import penmirror.demoart.studio.Illustration;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
@@ -177,6 +187,11 @@ class DemoLoader {
             order.credit(),
             drawn.truth().view());
     if (outcome instanceof Intake.Taken taken) {
+      works.tag(taken.workId(), tags(order.commission(), drawn));
+      if (order.commission().cut() == Cut.FULL
+          && order.commission().subject().prop() != Subject.Prop.NONE) {
+        works.sayParts(taken.workId(), Map.of(Part.PROP.word(), true));
+      }
       if (order.marked()) {
         markings.save(taken.workId(), 0, drawn.truth());
       }
@@ -197,6 +212,34 @@ class DemoLoader {
 
   private void scan(Commission attempt, Settings settings, ScanFile.Format format) {
     scanner.scan(Illustration.of(attempt).image(), settings, format, "page");
+  }
+
+  private Work.Tags tags(Commission commission, DrawnWork drawn) {
+    Turn turn =
+        commission.view() == View.FRONT || commission.view() == View.BACK
+            ? Turn.AHEAD
+            : commission.mirrored() ? Turn.LEFT : Turn.RIGHT;
+    Framing framing =
+        switch (commission.cut()) {
+          case FULL -> Framing.FULL;
+          case BUST -> Framing.BUST;
+          case FACE -> Framing.FACE;
+        };
+    // As someone would say it who looks: to the nearest eighth of a turn.
+    int light = (int) Math.round(drawn.lightDegrees() / 45) * 45;
+    String manner =
+        commission.manner().equals(Hands.INES_INKED)
+            ? text("demo.manner.line")
+            : commission.manner().equals(Hands.INES) ? text("demo.manner.painted") : "";
+    return new Work.Tags(
+        Optional.of(framing),
+        Optional.of(turn),
+        Optional.empty(),
+        "",
+        manner,
+        1,
+        "",
+        OptionalInt.of(Math.floorMod(light, 360)));
   }
 
   private String ownDrawing() {

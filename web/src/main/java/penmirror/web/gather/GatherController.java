@@ -1,38 +1,48 @@
 package penmirror.web.gather;
 
 import java.io.IOException;
-import java.time.Duration;
+import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSource;
-import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.multipart.MultipartFile;
+import penmirror.core.coverage.Part;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Kind;
+import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureFormat;
+import penmirror.core.file.PictureLimits;
 import penmirror.core.file.Resolution;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.web.evidence.EvidenceFinder;
-import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.evidence.MarkingStore;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.WallStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
 
@@ -41,44 +51,51 @@ import penmirror.web.studies.WorkStore;
 class GatherController {
   private final StudyStore studies;
   private final WorkStore works;
+  private final WallStore places;
   private final ScanStore scans;
   private final Intake intake;
   private final EvidenceFinder evidence;
-  private final PixelReadingStore pixelReadings;
+  private final MarkingStore markings;
+  private final Wall wall;
+  private final LookAlikes lookAlikes;
+  private final CoverageTable coverage;
   private final Rail rail;
   private final MessageSource messages;
 
   GatherController(
       StudyStore studies,
       WorkStore works,
+      WallStore places,
       ScanStore scans,
       Intake intake,
       EvidenceFinder evidence,
-      PixelReadingStore pixelReadings,
+      MarkingStore markings,
+      Wall wall,
+      LookAlikes lookAlikes,
+      CoverageTable coverage,
       Rail rail,
       MessageSource messages) {
     this.studies = studies;
     this.works = works;
+    this.places = places;
     this.scans = scans;
     this.intake = intake;
     this.evidence = evidence;
-    this.pixelReadings = pixelReadings;
+    this.markings = markings;
+    this.wall = wall;
+    this.lookAlikes = lookAlikes;
+    this.coverage = coverage;
     this.rail = rail;
     this.messages = messages;
   }
 
-  /** A work on the wall with how far it is. */
-  record Tile(Work work, int markCount, PixelReadingStore.Progress pixels, long widthAtHeight) {
-    static final int HEIGHT_PIXELS = 196;
-  }
-
-  /** How many works show a view. */
-  record ViewCount(View view, long count) {}
-
   @GetMapping("/studies/{studyId}/gather")
-  String page(@PathVariable long studyId, @RequestParam Optional<Long> work, Model model) {
-    Study study = studies.require(studyId);
-    fill(model, study, work, List.of());
+  String page(
+      @PathVariable long studyId,
+      @RequestParam Optional<Long> work,
+      @RequestParam(defaultValue = "NUMBER") Wall.Order order,
+      Model model) {
+    fill(model, studies.require(studyId), work, order, List.of());
     return "gather/page";
   }
 
@@ -92,75 +109,271 @@ class GatherController {
       Model model)
       throws IOException {
     Study study = studies.require(studyId);
+    Intake.Into into =
+        new Intake.Into(
+            studyId,
+            Work.Role.SOURCE,
+            credit.isBlank() ? study.credit() : credit.strip(),
+            View.FRONT);
     List<String> faults = new ArrayList<>();
     Optional<Long> newest = Optional.empty();
     for (MultipartFile file : files) {
-      String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
-      if (name.isEmpty() && file.isEmpty()) {
-        faults.add(text("gather.none"));
-        continue;
-      }
-      Intake.Outcome outcome =
-          intake.take(
-              studyId,
-              file.getBytes(),
-              Work.Role.SOURCE,
-              Intake.titleOf(name),
-              credit.isBlank() ? study.credit() : credit.strip(),
-              View.FRONT);
-      if (outcome instanceof Intake.Taken taken) {
-        newest = Optional.of(taken.workId());
-      } else if (outcome instanceof Intake.AlreadyHere here) {
-        faults.add(text("gather.already", name, here.work().number(), here.work().title()));
-      } else if (outcome instanceof Intake.Refused refused) {
-        faults.add(text("gather.refused", name, refused.reason()));
+      for (Intake.Named named : takeOne(file, into)) {
+        if (named.outcome() instanceof Intake.Taken taken) {
+          newest = Optional.of(taken.workId());
+        }
+        fault(named).ifPresent(faults::add);
       }
     }
-    fill(model, study, newest, faults);
-    return partial ? "gather/page :: gather" : "gather/page";
+    if (partial) {
+      model.addAttribute("faults", faults);
+      return "gather/outcome";
+    }
+    fill(model, study, newest, Wall.Order.NUMBER, faults);
+    return "gather/page";
+  }
+
+  private List<Intake.Named> takeOne(MultipartFile file, Intake.Into into) throws IOException {
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    if (name.isEmpty() && file.isEmpty()) {
+      return List.of(new Intake.Named("", new Intake.Refused(text("gather.none"))));
+    }
+    if (isZip(file)) {
+      try (InputStream zipped = file.getInputStream()) {
+        return intake.takeZip(zipped, into).stream()
+            .map(
+                n ->
+                    new Intake.Named(
+                        n.name().isEmpty() ? name : name + ", " + n.name(), n.outcome()))
+            .toList();
+      }
+    }
+    long limit = PictureLimits.DEFAULTS.fileBytes();
+    if (file.getSize() > limit) {
+      // Not even read into memory.
+      String megabytes = Wording.number(file.getSize() / 1048576.0, 1);
+      return List.of(
+          new Intake.Named(
+              "", new Intake.Refused(text("gather.large", name, megabytes, limit / 1048576))));
+    }
+    return List.of(
+        new Intake.Named(
+            name,
+            intake.take(
+                into.studyId(),
+                file.getBytes(),
+                into.role(),
+                Intake.titleOf(name),
+                into.credit(),
+                into.view())));
+  }
+
+  /** An OpenRaster picture is a zip too, and not meant. */
+  private static boolean isZip(MultipartFile file) throws IOException {
+    try (InputStream start = file.getInputStream()) {
+      byte[] bytes = start.readNBytes(64);
+      return PictureFormat.isZip(bytes)
+          && !new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1)
+              .contains("mimetypeimage/openraster");
+    }
+  }
+
+  private Optional<String> fault(Intake.Named named) {
+    if (named.outcome() instanceof Intake.AlreadyHere here) {
+      return Optional.of(
+          text("gather.already", named.name(), here.work().number(), here.work().title()));
+    }
+    if (named.outcome() instanceof Intake.Refused refused) {
+      return Optional.of(
+          named.name().isEmpty()
+              ? refused.reason()
+              : text("gather.refused", named.name(), refused.reason()));
+    }
+    return named.outcome() instanceof Intake.Taken taken && taken.profileBroken()
+        ? Optional.of(text("gather.profile.broken", named.name()))
+        : Optional.empty();
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}")
   String describe(
       @PathVariable long studyId,
       @PathVariable long workId,
-      @RequestParam String title,
-      @RequestParam(defaultValue = "") String credit,
-      @RequestParam View view) {
-    Work work = works.require(studyId, workId);
-    String newTitle = title.isBlank() ? work.title() : Work.cutTitle(title.strip());
-    works.describe(workId, newTitle, cut(credit.strip(), 500), view);
-    return "redirect:/studies/" + studyId + "/gather?work=" + workId;
+      WorkForm form,
+      @RequestParam(defaultValue = "NUMBER") Wall.Order order) {
+    describe(works.require(studyId, workId), form, false);
+    return "redirect:" + wallOf(studyId, workId, order);
   }
 
-  @GetMapping("/pictures/{sha256}")
-  ResponseEntity<byte[]> picture(@PathVariable String sha256) {
-    WorkStore.PictureFile file = works.file(sha256);
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType(file.mediaType()))
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
-        .header(HttpHeaders.ETAG, "\"" + sha256 + "\"")
-        .body(file.bytes());
+  /** The same for many works; what the form leaves empty stays as it is in each. */
+  @PostMapping("/studies/{studyId}/works/many")
+  String describeMany(
+      @PathVariable long studyId,
+      @RequestParam("works") List<Long> chosen,
+      WorkForm form,
+      @RequestParam(defaultValue = "NUMBER") Wall.Order order) {
+    studies.require(studyId);
+    for (long workId : chosen) {
+      describe(works.require(studyId, workId), form, true);
+    }
+    return "redirect:" + wallOf(studyId, chosen.get(0), order);
   }
 
-  private void fill(Model model, Study study, Optional<Long> chosen, List<String> faults) {
-    List<Tile> tiles = works.inRole(study.id(), Work.Role.SOURCE).stream().map(this::tile).toList();
+  private void describe(Work work, WorkForm form, boolean many) {
+    works.describe(
+        work.id(),
+        many ? work.title() : form.titleFor(work),
+        form.creditFor(work, many),
+        form.viewFor(work));
+    works.tag(work.id(), form.tagsFor(work, many));
+    if (form.asksParts()) {
+      Work now = works.require(work.studyId(), work.id());
+      works.sayParts(work.id(), form.said(wall.sightBeforeWords(now).parts()));
+    }
+    works.giveRole(works.require(work.studyId(), work.id()), form.roleFor(work));
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/left-out")
+  String leaveOut(
+      @PathVariable long studyId, @PathVariable long workId, @RequestParam boolean leftOut) {
+    works.leaveOut(works.require(studyId, workId).id(), leftOut);
+    return "redirect:" + wallOf(studyId, workId, Wall.Order.NUMBER);
+  }
+
+  @PostMapping("/studies/{studyId}/anchor")
+  String anchor(@PathVariable long studyId, @RequestParam long work, @RequestParam boolean on) {
+    Work chosen = works.require(studyId, work);
+    places.setAnchor(studyId, on ? Optional.of(chosen.id()) : Optional.empty());
+    return "redirect:" + wallOf(studyId, work, Wall.Order.NUMBER);
+  }
+
+  /** What is to become of two works that look alike. */
+  enum Alike {
+    BOTH,
+    FIRST,
+    SECOND
+  }
+
+  @PostMapping("/studies/{studyId}/alike")
+  String decide(
+      @PathVariable long studyId,
+      @RequestParam long first,
+      @RequestParam long second,
+      @RequestParam Alike keep) {
+    Work one = works.require(studyId, first);
+    Work other = works.require(studyId, second);
+    switch (keep) {
+      case BOTH -> works.tellApart(one.id(), other.id());
+      case FIRST -> works.leaveOut(other.id(), true);
+      case SECOND -> works.leaveOut(one.id(), true);
+    }
+    return "redirect:" + wallOf(studyId, keep == Alike.SECOND ? second : first, Wall.Order.NUMBER);
+  }
+
+  @PostMapping("/studies/{studyId}/wall")
+  String arrange(@PathVariable long studyId, @RequestParam boolean free) {
+    studies.require(studyId);
+    places.arrange(studyId, free);
+    return "redirect:/studies/" + studyId + "/gather";
+  }
+
+  /** Where works were moved to. */
+  record Moved(long work, double x, double y, double width, @Nullable Integer group) {}
+
+  @PostMapping("/studies/{studyId}/places")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void move(@PathVariable long studyId, @RequestBody List<Moved> moved) {
+    studies.require(studyId);
+    Map<Long, WallStore.Place> newPlaces = new LinkedHashMap<>();
+    for (Moved one : moved) {
+      newPlaces.put(
+          one.work(),
+          new WallStore.Place(
+              Math.max(0, Math.min(20_000, one.x())),
+              Math.max(0, Math.min(20_000, one.y())),
+              Math.max(40, Math.min(4000, one.width())),
+              one.group() == null ? OptionalInt.empty() : OptionalInt.of(one.group())));
+    }
+    places.place(studyId, newPlaces);
+  }
+
+  @PostMapping("/studies/{studyId}/improvise")
+  String improvise(
+      @PathVariable long studyId,
+      @RequestParam(defaultValue = "") String part,
+      @RequestParam(defaultValue = "") String view,
+      @RequestParam(defaultValue = "") String note,
+      @RequestParam boolean on) {
+    studies.require(studyId);
+    if (on) {
+      String cut = note.strip().length() > 500 ? note.strip().substring(0, 500) : note.strip();
+      places.improvise(studyId, new WallStore.Improvised(part, view, cut));
+    } else {
+      places.reopen(studyId, part, view);
+    }
+    return "redirect:/studies/" + studyId + "/gather";
+  }
+
+  /** A study of its own for one manner or one period; this one keeps all its works. */
+  @PostMapping("/studies/{studyId}/split")
+  String split(@PathVariable long studyId, @RequestParam String word) {
+    Study study = studies.require(studyId);
+    List<Work> chosen =
+        works.inRole(studyId, Work.Role.SOURCE).stream()
+            .filter(w -> w.tags().manner().equals(word) || w.tags().period().equals(word))
+            .toList();
+    if (chosen.isEmpty()) {
+      return "redirect:/studies/" + studyId + "/gather";
+    }
+    long split =
+        studies.begin(
+            Work.cutTitle(study.name() + ", " + word),
+            study.illustrator(),
+            study.reason(),
+            study.credit());
+    for (Work work : chosen) {
+      long copy = works.copyInto(split, work);
+      markings.save(copy, 0, evidence.of(work).marks());
+    }
+    return "redirect:/studies/" + split + "/gather";
+  }
+
+  private static String wallOf(long studyId, long workId, Wall.Order order) {
+    return "/studies/"
+        + studyId
+        + "/gather?work="
+        + workId
+        + (order == Wall.Order.NUMBER ? "" : "&order=" + order.name());
+  }
+
+  private void fill(
+      Model model, Study study, Optional<Long> chosen, Wall.Order order, List<String> faults) {
+    List<Wall.Row> rows = wall.rows(study.id(), order);
+    List<Wall.Tile> tiles = rows.stream().flatMap(row -> row.tiles().stream()).toList();
+    List<Wall.Tile> sources =
+        tiles.stream().filter(tile -> tile.work().role() == Work.Role.SOURCE).toList();
     rail.addTo(model, study, Stage.GATHER);
+    model.addAttribute("rows", rows);
     model.addAttribute("tiles", tiles);
+    model.addAttribute("sourceCount", sources.size());
     model.addAttribute("faults", faults);
     model.addAttribute("views", View.values());
+    model.addAttribute("framings", Framing.values());
+    model.addAttribute("turns", Turn.values());
+    model.addAttribute("kinds", Kind.values());
+    model.addAttribute("roles", Wall.ROLES);
+    model.addAttribute("parts", Part.values());
+    model.addAttribute("lights", List.of(0, 45, 90, 135, 180, 225, 270, 315));
+    model.addAttribute("orders", Wall.Order.values());
+    model.addAttribute("order", order);
+    model.addAttribute("free", places.isFree(study.id()));
+    model.addAttribute("coverage", coverage.of(study.id(), sources));
     model.addAttribute(
-        "viewCounts",
-        java.util.Arrays.stream(View.values())
-            .map(
-                view ->
-                    new ViewCount(
-                        view, tiles.stream().filter(t -> t.work().view() == view).count()))
-            .toList());
+        "alike", lookAlikes.undecided(study.id(), tiles.stream().map(Wall.Tile::work).toList()));
     model.addAttribute(
-        "missingCredit", tiles.stream().filter(t -> t.work().credit().isBlank()).count());
+        "missingCredit", sources.stream().filter(t -> t.work().credit().isBlank()).count());
     model.addAttribute("reading", tiles.stream().anyMatch(t -> t.pixels().isUnderWay()));
-    Tile shown =
+    model.addAttribute("mixed", mixed(sources));
+    Wall.Tile shown =
         tiles.stream()
             .filter(tile -> chosen.isPresent() && tile.work().id() == chosen.get())
             .findFirst()
@@ -172,10 +385,29 @@ class GatherController {
         "says", shown == null ? List.of() : says(shown, scan.flatMap(Scan::resolution)));
   }
 
+  /** The manners and periods among the sources, where there is more than one. */
+  private static List<String> mixed(List<Wall.Tile> sources) {
+    List<String> mixed = new ArrayList<>();
+    for (boolean manner : new boolean[] {true, false}) {
+      List<String> kinds =
+          sources.stream()
+              .filter(tile -> !tile.work().leftOut())
+              .map(t -> manner ? t.work().tags().manner() : t.work().tags().period())
+              .filter(word -> !word.isEmpty())
+              .distinct()
+              .sorted()
+              .toList();
+      if (kinds.size() > 1) {
+        mixed.addAll(kinds);
+      }
+    }
+    return mixed;
+  }
+
   /** A reading of the chosen work in words. */
   record Saying(String name, String value) {}
 
-  private List<Saying> says(Tile tile, Optional<Resolution> resolution) {
+  private List<Saying> says(Wall.Tile tile, Optional<Resolution> resolution) {
     List<Saying> sayings = new ArrayList<>();
     resolution
         .flatMap(
@@ -205,16 +437,6 @@ class GatherController {
                                         + " "
                                         + Wording.unit(measure.unit())))));
     return sayings;
-  }
-
-  private Tile tile(Work work) {
-    int marks = evidence.of(work).marks().landmarks().size();
-    long width = Math.round(Tile.HEIGHT_PIXELS * work.widthPixels() / (double) work.heightPixels());
-    return new Tile(work, marks, pixelReadings.progress(work.pictureSha256()), width);
-  }
-
-  private static String cut(String text, int longest) {
-    return text.length() <= longest ? text : text.substring(0, longest);
   }
 
   private String text(String key, Object... arguments) {

@@ -1,32 +1,56 @@
 package penmirror.web.gather;
 
-import java.util.Optional;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Semaphore;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipInputStream;
+import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureLimits;
 import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.web.evidence.PixelReading;
+import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.Work.Role;
 import penmirror.web.studies.WorkStore;
-import penmirror.web.studies.WorkStore.NewPicture;
 
 /** Takes files in: opens each, keeps the untouched bytes, and has its pixels read. */
 @Component
 public class Intake {
+  /** More files in one zip are more likely an accident than a collection. */
+  private static final int MOST_ENTRIES = 1500;
+
   private final WorkStore works;
+  private final PictureCopies copies;
   private final PixelReading pixelReading;
+  private final MessageSource messages;
   private final PictureReader reader = new PictureReader();
 
-  Intake(WorkStore works, PixelReading pixelReading) {
+  /** One picture is decoded at a time: a large one takes a hundred megabytes. */
+  private final Semaphore desk = new Semaphore(1, true);
+
+  Intake(WorkStore works, PictureCopies copies, PixelReading pixelReading, MessageSource messages) {
     this.works = works;
+    this.copies = copies;
     this.pixelReading = pixelReading;
+    this.messages = messages;
   }
 
   /** What came of a file. */
   public sealed interface Outcome permits Taken, AlreadyHere, Refused {}
 
-  public record Taken(long workId) implements Outcome {}
+  /**
+   * @param profileBroken whether its colours were taken as sRGB for want of a sound profile
+   */
+  public record Taken(long workId, boolean profileBroken) implements Outcome {}
 
   public record AlreadyHere(Work work) implements Outcome {}
 
@@ -35,31 +59,92 @@ public class Intake {
    */
   public record Refused(String reason) implements Outcome {}
 
+  /** A file of a zip and what came of it. */
+  public record Named(String name, Outcome outcome) {}
+
+  /** Where files go and what is said of them. */
+  public record Into(long studyId, Role role, String credit, View view) {}
+
   public Outcome take(
       long studyId, byte[] bytes, Role role, String title, String credit, View view) {
-    PictureReader.Opened opened;
+    NewPicture picture;
     try {
-      opened = reader.open(bytes);
+      desk.acquireUninterruptibly();
+      try {
+        PictureReader.Opened opened = reader.open(bytes);
+        picture = NewPicture.of(bytes, opened);
+        WorkStore.Placed placed = works.take(studyId, picture, role, title, credit, view);
+        if (!placed.isNew()) {
+          return new AlreadyHere(placed.work());
+        }
+        copies.make(picture.sha256(), opened);
+        pixelReading.ask(picture.sha256());
+        return new Taken(placed.work().id(), opened.profile() == PictureReader.Profile.BROKEN);
+      } finally {
+        desk.release();
+      }
     } catch (UnusablePictureException e) {
       return new Refused(String.valueOf(e.getMessage()));
     }
-    NewPicture picture = NewPicture.of(bytes, opened);
-    Optional<Work> same = works.holding(studyId, role, picture.sha256());
-    if (same.isPresent()) {
-      return new AlreadyHere(same.get());
+  }
+
+  /** Takes in every picture of a zip; those that cannot be used are named, the others come in. */
+  public List<Named> takeZip(InputStream zipped, Into into) throws IOException {
+    List<Named> outcomes = new ArrayList<>();
+    try (ZipInputStream zip = new ZipInputStream(zipped, StandardCharsets.UTF_8)) {
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        String name = baseName(entry.getName());
+        if (entry.isDirectory() || name.startsWith(".") || isSystems(entry.getName())) {
+          continue;
+        }
+        if (outcomes.size() >= MOST_ENTRIES) {
+          outcomes.add(new Named(name, new Refused(text("gather.zip.many", MOST_ENTRIES))));
+          break;
+        }
+        outcomes.add(new Named(name, takeEntry(zip, name, into)));
+      }
+    } catch (ZipException | IllegalArgumentException e) {
+      // A name in another character set is an IllegalArgumentException.
+      outcomes.add(new Named("", new Refused(text("gather.zip.damaged"))));
+    } catch (java.io.EOFException e) {
+      outcomes.add(new Named("", new Refused(text("gather.zip.short"))));
     }
-    long id = works.take(studyId, picture, role, title, credit, view);
-    pixelReading.ask(picture.sha256());
-    return new Taken(id);
+    if (outcomes.isEmpty()) {
+      outcomes.add(new Named("", new Refused(text("gather.zip.empty"))));
+    }
+    return outcomes;
+  }
+
+  private Outcome takeEntry(ZipInputStream zip, String name, Into into) throws IOException {
+    long limit = PictureLimits.DEFAULTS.fileBytes();
+    byte[] bytes = zip.readNBytes((int) limit + 1);
+    if (bytes.length > limit) {
+      return new Refused(text("gather.zip.large", limit / 1048576));
+    }
+    return take(into.studyId(), bytes, into.role(), titleOf(name), into.credit(), into.view());
+  }
+
+  /** Files that operating systems put into zips beside the user's own. */
+  private static boolean isSystems(String path) {
+    return path.startsWith("__MACOSX/")
+        || path.endsWith("Thumbs.db")
+        || path.endsWith("desktop.ini");
+  }
+
+  private static String baseName(String path) {
+    return path.substring(Math.max(path.lastIndexOf('/'), path.lastIndexOf('\\')) + 1);
   }
 
   /** A title made from a file's name: without folders and ending, words apart. */
   public static String titleOf(String fileName) {
-    String base =
-        fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
+    String base = baseName(fileName);
     int dot = base.lastIndexOf('.');
     String title =
         (dot > 0 ? base.substring(0, dot) : base).replace('-', ' ').replace('_', ' ').strip();
     return Work.cutTitle(title.isEmpty() ? base : title);
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
   }
 }

@@ -30,7 +30,7 @@ public class SheetMaker {
   public StyleSheet sheetOf(Study study, long exceptWorkId) {
     List<MeasuredWork> measured =
         works.inRole(study.id(), Work.Role.SOURCE).stream()
-            .filter(work -> work.id() != exceptWorkId)
+            .filter(work -> work.id() != exceptWorkId && !work.leftOut())
             .map(this::measured)
             .toList();
     return StyleSheet.of(study.illustrator(), StyleSheet.mostFrequentView(measured), measured);

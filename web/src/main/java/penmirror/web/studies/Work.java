@@ -1,12 +1,20 @@
 package penmirror.web.studies;
 
 import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Kind;
+import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader.Profile;
 
 /**
  * One picture in one study.
  *
  * @param number counts within its role, from 1
+ * @param leftOut whether it stays out of rules, coverage and range
+ * @param profile what became of its file's colour profile
  */
 public record Work(
     long id,
@@ -18,22 +26,57 @@ public record Work(
     String credit,
     View view,
     int widthPixels,
-    int heightPixels) {
+    int heightPixels,
+    Tags tags,
+    boolean leftOut,
+    Profile profile) {
   private static final int LONGEST_TITLE = 200;
-
-  /** A title as long as one may be. */
-  public static String cutTitle(String title) {
-    return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE);
-  }
 
   /** What the picture is to the study. Only sources make rules. */
   public enum Role {
     SOURCE,
+    /** One's own character, to be redrawn. */
     CHARACTER,
-    REDRAW;
+    REDRAW,
+    /** A pose photo, a material, a prop, an animal, a lesson: shown and never counted. */
+    HELPER,
+    /** Ordered notes from watching the illustrator work: shown and never counted. */
+    PROCESS;
 
     public String word() {
       return name().toLowerCase(Locale.ROOT);
     }
+  }
+
+  /**
+   * What the user said of it.
+   *
+   * @param weight how much it counts in rules, 0.5, 1 or 2
+   * @param lightDegrees where the light comes from, clockwise from above, 0 to 359
+   */
+  public record Tags(
+      Optional<Framing> framing,
+      Optional<Turn> turn,
+      Optional<Kind> kind,
+      String period,
+      String manner,
+      double weight,
+      String notes,
+      OptionalInt lightDegrees) {
+    public static final Tags NONE =
+        new Tags(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            "",
+            "",
+            1,
+            "",
+            OptionalInt.empty());
+  }
+
+  /** A title as long as one may be. */
+  public static String cutTitle(String title) {
+    return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE);
   }
 }

@@ -3,67 +3,69 @@ package penmirror.web.studies;
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.max;
 import static penmirror.web.storage.generated.Tables.PICTURE;
+import static penmirror.web.storage.generated.Tables.STUDY;
+import static penmirror.web.storage.generated.Tables.TOLD_APART;
 import static penmirror.web.storage.generated.Tables.WORK;
+import static penmirror.web.storage.generated.Tables.WORK_PART;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.Record2;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Kind;
+import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
-import penmirror.core.file.PictureReader;
+import penmirror.core.file.PictureReader.Profile;
+import penmirror.core.raster.Fingerprint;
 import penmirror.web.layout.NotFoundException;
+import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work.Role;
+import penmirror.web.studies.Work.Tags;
 
-/** Keeps works, and the untouched files of their pictures. */
+/** Keeps works and what was said of them. */
 @Repository
 public class WorkStore {
   private final DSLContext database;
+  private final PictureStore pictures;
   private final Clock clock;
 
-  WorkStore(DSLContext database, Clock clock) {
+  WorkStore(DSLContext database, PictureStore pictures, Clock clock) {
     this.database = database;
+    this.pictures = pictures;
     this.clock = clock;
   }
 
-  /** A picture's file as it was taken in. */
-  public record PictureFile(byte[] bytes, String mediaType) {}
+  /**
+   * A work that was asked for.
+   *
+   * @param isNew false if the study held the picture in that role already
+   */
+  public record Placed(Work work, boolean isNew) {}
 
-  /** A picture about to be taken in, already opened and found usable. */
-  public record NewPicture(
-      String sha256, byte[] bytes, String mediaType, int widthPixels, int heightPixels) {
-
-    public static NewPicture of(byte[] bytes, PictureReader.Opened opened) {
-      return new NewPicture(
-          sha256(bytes),
-          bytes,
-          opened.format().mediaType(),
-          opened.picture().widthPixels(),
-          opened.picture().heightPixels());
-    }
-
-    private static String sha256(byte[] bytes) {
-      try {
-        return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-      } catch (NoSuchAlgorithmException e) {
-        throw new IllegalStateException("Every Java has SHA-256", e);
-      }
-    }
-  }
-
-  /** Takes a picture into a study as the next of its role; file and work, or neither. */
+  /**
+   * Takes a picture into a study as the next of its role; file and work, or neither. The same
+   * picture twice at once is one work.
+   */
   @Transactional
-  public long take(
+  public Placed take(
       long studyId, NewPicture picture, Role role, String title, String credit, View view) {
-    keep(picture);
+    // Works of one study are numbered one after another.
+    database.select(STUDY.ID).from(STUDY).where(STUDY.ID.eq(studyId)).forUpdate().fetch();
+    Optional<Work> same = holding(studyId, role, picture.sha256());
+    if (same.isPresent()) {
+      return new Placed(same.get(), false);
+    }
+    pictures.keep(picture);
     int number =
         database
             .select(coalesce(max(WORK.NUMBER), 0))
@@ -71,32 +73,20 @@ public class WorkStore {
             .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(role.word()))
             .fetchSingle()
             .value1();
-    return database
-        .insertInto(WORK)
-        .set(WORK.STUDY_ID, studyId)
-        .set(WORK.PICTURE_SHA256, picture.sha256())
-        .set(WORK.ROLE, role.word())
-        .set(WORK.NUMBER, number + 1)
-        .set(WORK.TITLE, title)
-        .set(WORK.CREDIT, credit)
-        .set(WORK.VIEW, view.word())
-        .set(WORK.TAKEN_IN_AT, OffsetDateTime.now(clock))
-        .returning(WORK.ID)
-        .fetchSingle(WORK.ID);
-  }
-
-  /** Keeps a picture's file without making a work of it. */
-  public void keep(NewPicture picture) {
-    database
-        .insertInto(PICTURE)
-        .set(PICTURE.SHA256, picture.sha256())
-        .set(PICTURE.MEDIA_TYPE, picture.mediaType())
-        .set(PICTURE.WIDTH_PIXELS, picture.widthPixels())
-        .set(PICTURE.HEIGHT_PIXELS, picture.heightPixels())
-        .set(PICTURE.BYTES, picture.bytes())
-        .set(PICTURE.TAKEN_IN_AT, OffsetDateTime.now(clock))
-        .onConflictDoNothing()
-        .execute();
+    long id =
+        database
+            .insertInto(WORK)
+            .set(WORK.STUDY_ID, studyId)
+            .set(WORK.PICTURE_SHA256, picture.sha256())
+            .set(WORK.ROLE, role.word())
+            .set(WORK.NUMBER, number + 1)
+            .set(WORK.TITLE, title)
+            .set(WORK.CREDIT, credit)
+            .set(WORK.VIEW, view.word())
+            .set(WORK.TAKEN_IN_AT, OffsetDateTime.now(clock))
+            .returning(WORK.ID)
+            .fetchSingle(WORK.ID);
+    return new Placed(require(studyId, id), true);
   }
 
   /** The work of that role that already holds this picture. */
@@ -131,22 +121,142 @@ public class WorkStore {
         .execute();
   }
 
+  /** The same picture with all that was said of it, in another study; its marks not. */
+  @Transactional
+  public long copyInto(long studyId, Work work) {
+    int number =
+        database
+            .select(coalesce(max(WORK.NUMBER), 0))
+            .from(WORK)
+            .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(work.role().word()))
+            .fetchSingle()
+            .value1();
+    long id =
+        database
+            .insertInto(WORK)
+            .set(WORK.STUDY_ID, studyId)
+            .set(WORK.PICTURE_SHA256, work.pictureSha256())
+            .set(WORK.ROLE, work.role().word())
+            .set(WORK.NUMBER, number + 1)
+            .set(WORK.TITLE, work.title())
+            .set(WORK.CREDIT, work.credit())
+            .set(WORK.VIEW, work.view().word())
+            .set(WORK.TAKEN_IN_AT, OffsetDateTime.now(clock))
+            .returning(WORK.ID)
+            .fetchSingle(WORK.ID);
+    tag(id, work.tags());
+    sayParts(id, saidParts(work.id()));
+    return id;
+  }
+
+  /** Sets everything the user said of a work but its parts. */
+  public void tag(long id, Tags tags) {
+    database
+        .update(WORK)
+        .set(WORK.FRAMING, word(tags.framing()))
+        .set(WORK.TURN, word(tags.turn()))
+        .set(WORK.KIND, word(tags.kind()))
+        .set(WORK.PERIOD, tags.period())
+        .set(WORK.MANNER, tags.manner())
+        .set(WORK.WEIGHT, tags.weight())
+        .set(WORK.NOTES, tags.notes())
+        .set(
+            WORK.LIGHT_DEGREES,
+            tags.lightDegrees().isPresent() ? tags.lightDegrees().getAsInt() : null)
+        .where(WORK.ID.eq(id))
+        .execute();
+  }
+
+  public void leaveOut(long id, boolean leftOut) {
+    database.update(WORK).set(WORK.LEFT_OUT, leftOut).where(WORK.ID.eq(id)).execute();
+  }
+
   /**
-   * @throws NotFoundException when there is no such picture
+   * Gives a work another role, as the next of it.
+   *
+   * @return false if the study holds the picture in that role already
    */
-  public PictureFile file(String sha256) {
+  @Transactional
+  public boolean giveRole(Work work, Role role) {
+    database.select(STUDY.ID).from(STUDY).where(STUDY.ID.eq(work.studyId())).forUpdate().fetch();
+    if (work.role() == role) {
+      return true;
+    }
+    if (holding(work.studyId(), role, work.pictureSha256()).isPresent()) {
+      return false;
+    }
+    int number =
+        database
+            .select(coalesce(max(WORK.NUMBER), 0))
+            .from(WORK)
+            .where(WORK.STUDY_ID.eq(work.studyId()), WORK.ROLE.eq(role.word()))
+            .fetchSingle()
+            .value1();
+    database
+        .update(WORK)
+        .set(WORK.ROLE, role.word())
+        .set(WORK.NUMBER, number + 1)
+        .where(WORK.ID.eq(work.id()))
+        .execute();
+    return true;
+  }
+
+  /** What the user said a work shows or does not show, against what its framing tells. */
+  public Map<String, Boolean> saidParts(long id) {
     return database
-        .select(PICTURE.BYTES, PICTURE.MEDIA_TYPE)
-        .from(PICTURE)
-        .where(PICTURE.SHA256.eq(sha256))
-        .fetchOptional(row -> new PictureFile(row.value1(), row.value2()))
-        .orElseThrow(() -> new NotFoundException("fault.picture.unknown", sha256));
+        .select(WORK_PART.PART, WORK_PART.SHOWN)
+        .from(WORK_PART)
+        .where(WORK_PART.WORK_ID.eq(id))
+        .fetchMap(WORK_PART.PART, WORK_PART.SHOWN);
+  }
+
+  @Transactional
+  public void sayParts(long id, Map<String, Boolean> parts) {
+    database.deleteFrom(WORK_PART).where(WORK_PART.WORK_ID.eq(id)).execute();
+    parts.forEach(
+        (part, shown) ->
+            database
+                .insertInto(WORK_PART)
+                .set(WORK_PART.WORK_ID, id)
+                .set(WORK_PART.PART, part)
+                .set(WORK_PART.SHOWN, shown)
+                .execute());
+  }
+
+  /** The fingerprints of a study's works; empty where a picture came before there were any. */
+  public Map<Long, Fingerprint> fingerprints(long studyId) {
+    return database
+        .select(WORK.ID, PICTURE.FINGERPRINT)
+        .from(WORK)
+        .join(PICTURE)
+        .on(PICTURE.SHA256.eq(WORK.PICTURE_SHA256))
+        .where(WORK.STUDY_ID.eq(studyId), PICTURE.FINGERPRINT.isNotNull())
+        .fetchMap(Record2::value1, row -> Fingerprint.ofBytes(row.value2()));
+  }
+
+  /** Notes that two works look alike and are both wanted. */
+  public void tellApart(long one, long other) {
+    database
+        .insertInto(TOLD_APART)
+        .set(TOLD_APART.FIRST_WORK_ID, Math.min(one, other))
+        .set(TOLD_APART.SECOND_WORK_ID, Math.max(one, other))
+        .onConflictDoNothing()
+        .execute();
+  }
+
+  public boolean areToldApart(long one, long other) {
+    return database.fetchExists(
+        TOLD_APART,
+        TOLD_APART
+            .FIRST_WORK_ID
+            .eq(Math.min(one, other))
+            .and(TOLD_APART.SECOND_WORK_ID.eq(Math.max(one, other))));
   }
 
   private List<Work> fetch(Condition... conditions) {
     return database
         .select(WORK.fields())
-        .select(PICTURE.WIDTH_PIXELS, PICTURE.HEIGHT_PIXELS)
+        .select(PICTURE.WIDTH_PIXELS, PICTURE.HEIGHT_PIXELS, PICTURE.PROFILE)
         .from(WORK)
         .join(PICTURE)
         .on(PICTURE.SHA256.eq(WORK.PICTURE_SHA256))
@@ -166,6 +276,32 @@ public class WorkStore {
         row.get(WORK.CREDIT),
         View.ofWord(row.get(WORK.VIEW)),
         row.get(PICTURE.WIDTH_PIXELS),
-        row.get(PICTURE.HEIGHT_PIXELS));
+        row.get(PICTURE.HEIGHT_PIXELS),
+        tags(row),
+        row.get(WORK.LEFT_OUT),
+        Profile.valueOf(row.get(PICTURE.PROFILE).toUpperCase(Locale.ROOT)));
+  }
+
+  private static Tags tags(Record row) {
+    Integer light = row.get(WORK.LIGHT_DEGREES);
+    return new Tags(
+        ofWord(Framing.class, row.get(WORK.FRAMING)),
+        ofWord(Turn.class, row.get(WORK.TURN)),
+        ofWord(Kind.class, row.get(WORK.KIND)),
+        row.get(WORK.PERIOD),
+        row.get(WORK.MANNER),
+        row.get(WORK.WEIGHT),
+        row.get(WORK.NOTES),
+        light == null ? OptionalInt.empty() : OptionalInt.of(light));
+  }
+
+  private static <E extends Enum<E>> Optional<E> ofWord(Class<E> type, String word) {
+    return word.isEmpty()
+        ? Optional.empty()
+        : Optional.of(Enum.valueOf(type, word.toUpperCase(Locale.ROOT)));
+  }
+
+  private static String word(Optional<? extends Enum<?>> value) {
+    return value.map(v -> v.name().toLowerCase(Locale.ROOT)).orElse("");
   }
 }

@@ -10,23 +10,23 @@ import penmirror.core.file.UnusablePictureException;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
 import penmirror.web.gather.Intake;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Work;
-import penmirror.web.studies.WorkStore;
-import penmirror.web.studies.WorkStore.NewPicture;
 
 /** Cleans a page at full size and takes it into a study. The scan itself is kept beside it. */
 @Component
 class TakingIn {
   private final Tray tray;
-  private final WorkStore works;
+  private final PictureStore pictures;
   private final ScanStore scans;
   private final Intake intake;
 
-  TakingIn(Tray tray, WorkStore works, ScanStore scans, Intake intake) {
+  TakingIn(Tray tray, PictureStore pictures, ScanStore scans, Intake intake) {
     this.tray = tray;
-    this.works = works;
+    this.pictures = pictures;
     this.scans = scans;
     this.intake = intake;
   }
@@ -56,7 +56,7 @@ class TakingIn {
     byte[] file = PngWriter.write(cleaned.picture().toImage(), known);
     NewPicture rawPicture = NewPicture.of(bytes.get(), raw);
     // The scan first: should anything fail after this, the page still lies in the tray.
-    works.keep(rawPicture);
+    pictures.keep(rawPicture);
     Intake.Outcome outcome =
         intake.take(
             order.studyId(), file, order.role(), order.title(), order.credit(), order.view());

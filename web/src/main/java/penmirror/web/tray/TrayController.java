@@ -24,6 +24,7 @@ import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Settings;
 import penmirror.web.gather.Intake;
 import penmirror.web.layout.NotFoundException;
+import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -40,6 +41,7 @@ class TrayController {
   private final StandInScanner scanner;
   private final StudyStore studies;
   private final WorkStore works;
+  private final PictureStore pictures;
   private final MessageSource messages;
 
   TrayController(
@@ -49,6 +51,7 @@ class TrayController {
       StandInScanner scanner,
       StudyStore studies,
       WorkStore works,
+      PictureStore pictures,
       MessageSource messages) {
     this.tray = tray;
     this.table = table;
@@ -56,6 +59,7 @@ class TrayController {
     this.scanner = scanner;
     this.studies = studies;
     this.works = works;
+    this.pictures = pictures;
     this.messages = messages;
   }
 
@@ -164,7 +168,7 @@ class TrayController {
     if (!RESOLUTIONS.contains(resolution)) {
       throw new NotFoundException("fault.tray.resolution", resolution);
     }
-    byte[] bytes = works.file(picture).bytes();
+    byte[] bytes = pictures.file(picture).bytes();
     // A picture that came from a scan may be TIFF; all in the library have been opened before.
     scanner.scan(
         new PictureReader().open(bytes).picture().toImage(),

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader.Profile;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.scoring.Fix;
@@ -110,6 +111,19 @@ class OverlayTest {
   }
 
   private static Work work(int width, int height) {
-    return new Work(1, 1, "ab", Work.Role.SOURCE, 1, "Pell", "", View.FRONT, width, height);
+    return new Work(
+        1,
+        1,
+        "ab",
+        Work.Role.SOURCE,
+        1,
+        "Pell",
+        "",
+        View.FRONT,
+        width,
+        height,
+        Work.Tags.NONE,
+        false,
+        Profile.NONE);
   }
 }

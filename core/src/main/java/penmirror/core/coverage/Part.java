@@ -1,0 +1,69 @@
+package penmirror.core.coverage;
+
+import static penmirror.core.figure.Framing.BUST;
+import static penmirror.core.figure.Framing.FACE;
+import static penmirror.core.figure.Framing.FULL;
+import static penmirror.core.figure.Landmark.*;
+import static penmirror.core.figure.View.BACK;
+
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Set;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.View;
+
+/** What a study looks at in pictures. */
+public enum Part {
+  FACE_SHAPE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(CHEEK_L, CHEEK_R, JAW_L, JAW_R)),
+  EYES(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(EYE_L_OUTER, EYE_R_OUTER)),
+  BROWS(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(BROW_L_OUTER, BROW_R_OUTER)),
+  NOSE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(NOSE_BASE)),
+  MOUTH(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(MOUTH_L, MOUTH_R)),
+  EARS(false, EnumSet.noneOf(Framing.class), EnumSet.of(EAR_L_TOP, EAR_R_TOP)),
+  HAIR(false, EnumSet.of(FULL, BUST, FACE), EnumSet.of(HAIR_TOP)),
+  NECK(false, EnumSet.of(FULL, BUST), EnumSet.of(NECK_L, NECK_R)),
+  HANDS(false, EnumSet.of(FULL), EnumSet.of(FINGERTIP_L, FINGERTIP_R)),
+  FEET(false, EnumSet.of(FULL), EnumSet.of(TOE_L, TOE_R, SOLE)),
+  BODY(false, EnumSet.of(FULL), EnumSet.of(CROTCH)),
+  FOLDS(false, EnumSet.of(FULL), EnumSet.noneOf(Landmark.class)),
+  SHOES(false, EnumSet.of(FULL), EnumSet.noneOf(Landmark.class)),
+  PROP(false, EnumSet.noneOf(Framing.class), EnumSet.noneOf(Landmark.class)),
+  BACKGROUND(false, EnumSet.noneOf(Framing.class), EnumSet.noneOf(Landmark.class)),
+  LIGHT(false, EnumSet.noneOf(Framing.class), EnumSet.noneOf(Landmark.class));
+
+  private final boolean onlyInFaces;
+  private final Set<Framing> framings;
+  private final Set<Landmark> landmarks;
+
+  Part(boolean onlyInFaces, Set<Framing> framings, Set<Landmark> landmarks) {
+    this.onlyInFaces = onlyInFaces;
+    this.framings = framings;
+    this.landmarks = landmarks;
+  }
+
+  /** The word used in files and addresses. */
+  public String word() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** Whether a view can show it at all: nobody sees a mouth from behind. */
+  public boolean canBeSeenFrom(View view) {
+    return !(onlyInFaces && view == BACK);
+  }
+
+  /** Whether one picture from any side will do: a prop is a prop. */
+  boolean isTheSameFromEverySide() {
+    return this == FOLDS || this == PROP || this == BACKGROUND || this == LIGHT;
+  }
+
+  /** Whether pictures of this framing usually show it. */
+  boolean isUsualIn(Framing framing) {
+    return framings.contains(framing);
+  }
+
+  /** Points of which one that is marked shows that the part is there. */
+  Set<Landmark> landmarks() {
+    return landmarks;
+  }
+}

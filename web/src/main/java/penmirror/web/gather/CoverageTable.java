@@ -1,0 +1,142 @@
+package penmirror.web.gather;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.context.MessageSource;
+import org.springframework.stereotype.Component;
+import penmirror.core.coverage.Coverage;
+import penmirror.core.coverage.Coverage.NoView;
+import penmirror.core.coverage.Coverage.SeenFewTimes;
+import penmirror.core.coverage.Coverage.Unseen;
+import penmirror.core.coverage.Part;
+import penmirror.core.coverage.Sight;
+import penmirror.core.figure.View;
+import penmirror.web.studies.WallStore;
+
+/** The table of parts by view, and what its gaps cost. */
+@Component
+class CoverageTable {
+  private final WallStore places;
+  private final MessageSource messages;
+
+  CoverageTable(WallStore places, MessageSource messages) {
+    this.places = places;
+    this.messages = messages;
+  }
+
+  /**
+   * One part from one side.
+   *
+   * @param state enough, thin, gap, none or improvised: the cell's class
+   * @param label the cell in words, for those who do not see it
+   */
+  record Cell(int count, String state, String label) {}
+
+  record Line(Part part, List<Cell> cells) {}
+
+  /**
+   * Something missing, in words.
+   *
+   * @param part its word, or empty for a whole side
+   * @param view its word, or empty for a part from any side
+   * @param note set where it will be improvised
+   */
+  record Cost(String text, String part, String view, Optional<String> note, boolean heavy) {}
+
+  record Table(List<Line> lines, List<Cost> costs, int covered, int needed) {}
+
+  Table of(long studyId, List<Wall.Tile> sources) {
+    Coverage coverage =
+        Coverage.of(
+            sources.stream()
+                .filter(tile -> !tile.work().leftOut())
+                .map(tile -> new Sight(tile.work().view(), tile.parts()))
+                .toList());
+    List<WallStore.Improvised> improvised = places.improvised(studyId);
+    List<Line> lines = new ArrayList<>();
+    int covered = 0;
+    int needed = 0;
+    for (Part part : Part.values()) {
+      List<Cell> cells = new ArrayList<>();
+      for (View view : View.values()) {
+        Coverage.State state = coverage.state(part, view);
+        if (state != Coverage.State.NOT_NEEDED) {
+          needed++;
+          covered += coverage.count(part, view) > 0 ? 1 : 0;
+        }
+        cells.add(cell(part, view, coverage, note(improvised, part.word(), "").isPresent()));
+      }
+      lines.add(new Line(part, cells));
+    }
+    List<Cost> costs = sources.isEmpty() ? List.of() : costs(coverage, improvised);
+    return new Table(lines, costs, covered, needed);
+  }
+
+  private Cell cell(Part part, View view, Coverage coverage, boolean isImprovised) {
+    Coverage.State state = coverage.state(part, view);
+    String word =
+        state == Coverage.State.NOT_NEEDED
+            ? "none"
+            : state == Coverage.State.GAP && isImprovised
+                ? "improvised"
+                : state.name().toLowerCase(Locale.ROOT);
+    return new Cell(
+        coverage.count(part, view),
+        word,
+        text(
+            "coverage.cell",
+            text("part." + part.word()),
+            text("view." + view.word()),
+            text("coverage.state." + word),
+            coverage.count(part, view)));
+  }
+
+  private List<Cost> costs(Coverage coverage, List<WallStore.Improvised> improvised) {
+    List<Cost> costs = new ArrayList<>();
+    for (Coverage.Cost cost : coverage.costs()) {
+      if (cost instanceof NoView none) {
+        String view = none.view().word();
+        costs.add(
+            new Cost(
+                text("coverage.cost.view", text("view." + view).toLowerCase(Locale.ENGLISH)),
+                "",
+                view,
+                note(improvised, "", view),
+                true));
+      } else if (cost instanceof Unseen unseen) {
+        String part = unseen.part().word();
+        costs.add(
+            new Cost(
+                text("coverage.cost.unseen", text("part." + part)),
+                part,
+                "",
+                note(improvised, part, ""),
+                true));
+      } else if (cost instanceof SeenFewTimes few) {
+        String part = few.part().word();
+        costs.add(
+            new Cost(
+                text("coverage.cost.few", text("part." + part), few.count(), few.missing()),
+                part,
+                "",
+                note(improvised, part, ""),
+                false));
+      }
+    }
+    return costs;
+  }
+
+  private static Optional<String> note(
+      List<WallStore.Improvised> improvised, String part, String view) {
+    return improvised.stream()
+        .filter(gap -> gap.part().equals(part) && gap.view().equals(view))
+        .map(WallStore.Improvised::note)
+        .findFirst();
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
+  }
+}

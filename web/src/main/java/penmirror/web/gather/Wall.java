@@ -1,0 +1,200 @@
+package penmirror.web.gather;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Swatch;
+import penmirror.core.coverage.Part;
+import penmirror.core.coverage.Sight;
+import penmirror.core.figure.Marks;
+import penmirror.core.measure.PixelReadings;
+import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.studies.WallStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** What hangs on a study's wall, and in which order. */
+@Component
+class Wall {
+  static final List<Work.Role> ROLES =
+      List.of(Work.Role.SOURCE, Work.Role.HELPER, Work.Role.PROCESS, Work.Role.CHARACTER);
+
+  private final WorkStore works;
+  private final WallStore places;
+  private final EvidenceFinder evidence;
+  private final PixelReadingStore pixelReadings;
+
+  Wall(
+      WorkStore works, WallStore places, EvidenceFinder evidence, PixelReadingStore pixelReadings) {
+    this.works = works;
+    this.places = places;
+    this.evidence = evidence;
+    this.pixelReadings = pixelReadings;
+  }
+
+  /** By what the wall is sorted. */
+  enum Order {
+    NUMBER,
+    VIEW,
+    KIND,
+    PERIOD,
+    MANNER,
+    COLOUR,
+    VALUE;
+
+    public String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  /**
+   * A work on the wall with how far it is.
+   *
+   * @param parts what it is told to show
+   */
+  record Tile(
+      Work work,
+      int markCount,
+      PixelReadingStore.Progress pixels,
+      java.util.Set<Part> parts,
+      Optional<WallStore.Place> place,
+      boolean isAnchor) {
+
+    /** Width of the tile before the script lays the rows, pixels. */
+    public long widthPixels() {
+      return Math.round(196.0 * work.widthPixels() / work.heightPixels());
+    }
+
+    /** Width over height. */
+    public double ratio() {
+      return work.widthPixels() / (double) work.heightPixels();
+    }
+
+    /** The words of its parts, with commas. */
+    public String partWords() {
+      return parts.stream().map(Part::word).collect(java.util.stream.Collectors.joining(","));
+    }
+
+    /** Seen in any list of works as a number and a title. */
+    public String caption() {
+      return work.number() + " " + work.title();
+    }
+  }
+
+  /** Tiles of one role. */
+  record Row(Work.Role role, List<Tile> tiles) {}
+
+  List<Row> rows(long studyId, Order order) {
+    Map<Long, WallStore.Place> placed = places.places(studyId);
+    Optional<Long> anchor = places.anchor(studyId);
+    List<Row> rows = new ArrayList<>();
+    for (Work.Role role : ROLES) {
+      List<Tile> tiles =
+          works.inRole(studyId, role).stream()
+              .map(
+                  work ->
+                      tile(
+                          work,
+                          Optional.ofNullable(placed.get(work.id())),
+                          anchor.filter(id -> id == work.id()).isPresent()))
+              .sorted(comparator(order))
+              .toList();
+      if (!tiles.isEmpty()) {
+        rows.add(new Row(role, tiles));
+      }
+    }
+    return rows;
+  }
+
+  private Tile tile(Work work, Optional<WallStore.Place> place, boolean isAnchor) {
+    Marks marks = evidence.of(work).marks();
+    return new Tile(
+        work,
+        marks.landmarks().size(),
+        pixelReadings.progress(work.pictureSha256()),
+        sight(work, marks, saidParts(work)).parts(),
+        place,
+        isAnchor);
+  }
+
+  /** What a work shows by itself, before anybody said more. */
+  Sight sightBeforeWords(Work work) {
+    return sight(work, evidence.of(work).marks(), Map.of());
+  }
+
+  private static Sight sight(Work work, Marks marks, Map<Part, Boolean> said) {
+    return Sight.of(
+        work.view(), work.tags().framing(), work.tags().lightDegrees().isPresent(), marks, said);
+  }
+
+  private Map<Part, Boolean> saidParts(Work work) {
+    Map<Part, Boolean> said = new EnumMap<>(Part.class);
+    works
+        .saidParts(work.id())
+        .forEach(
+            (word, shown) -> {
+              for (Part part : Part.values()) {
+                if (part.word().equals(word)) {
+                  said.put(part, shown);
+                }
+              }
+            });
+    return said;
+  }
+
+  /** Equal works keep their numbers' order; what was not said or read comes last. */
+  private static Comparator<Tile> comparator(Order order) {
+    Comparator<Tile> byNumber = Comparator.comparingInt(tile -> tile.work().number());
+    Comparator<Tile> first =
+        switch (order) {
+          case NUMBER -> byNumber;
+          case VIEW -> Comparator.comparing(tile -> tile.work().view());
+          case KIND ->
+              Comparator.comparing(
+                  tile -> tile.work().tags().kind().map(Enum::ordinal).orElse(Integer.MAX_VALUE));
+          case PERIOD -> Comparator.comparing(tile -> last(tile.work().tags().period()));
+          case MANNER -> Comparator.comparing(tile -> last(tile.work().tags().manner()));
+          case COLOUR -> Comparator.comparingDouble(Wall::hue);
+          case VALUE -> Comparator.comparingDouble(Wall::lightness);
+        };
+    return first.thenComparing(byNumber);
+  }
+
+  private static String last(String text) {
+    return text.isEmpty() ? "\uFFFF" : text.toLowerCase(Locale.ROOT);
+  }
+
+  /** Hue of what carries most colour, degrees; greys stand behind. */
+  private static double hue(Tile tile) {
+    return swatches(tile).stream()
+        .max(Comparator.comparingDouble(s -> s.shareOfFigure() * chroma(s.colour())))
+        .filter(s -> chroma(s.colour()) > 0.02)
+        .map(s -> (Math.toDegrees(Math.atan2(s.colour().b(), s.colour().a())) + 360) % 360)
+        .orElse(Double.MAX_VALUE);
+  }
+
+  private static double chroma(OkLab colour) {
+    return Math.hypot(colour.a(), colour.b());
+  }
+
+  /** Mean lightness of the figure, dark first. */
+  private static double lightness(Tile tile) {
+    List<Swatch> swatches = swatches(tile);
+    double share = swatches.stream().mapToDouble(Swatch::shareOfFigure).sum();
+    return share == 0
+        ? Double.MAX_VALUE
+        : swatches.stream().mapToDouble(s -> s.shareOfFigure() * s.colour().lightness()).sum()
+            / share;
+  }
+
+  private static List<Swatch> swatches(Tile tile) {
+    return tile.pixels().readings().map(PixelReadings::swatches).orElse(List.of());
+  }
+}

@@ -1,0 +1,128 @@
+package penmirror.web.gather;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
+import penmirror.core.coverage.Part;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Kind;
+import penmirror.core.figure.Turn;
+import penmirror.core.figure.View;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.Work.Tags;
+
+/**
+ * What the form says of one work, or of many at once. A field that was not sent, or in the form for
+ * many was left empty, changes nothing.
+ *
+ * @param light degrees, or "none"
+ * @param parts words of the parts that are ticked; null if parts were not asked
+ */
+record WorkForm(
+    @Nullable String title,
+    @Nullable String credit,
+    @Nullable String view,
+    @Nullable String role,
+    @Nullable String framing,
+    @Nullable String turn,
+    @Nullable String kind,
+    @Nullable String period,
+    @Nullable String manner,
+    @Nullable String weight,
+    @Nullable String light,
+    @Nullable String notes,
+    @Nullable Boolean askedParts,
+    @Nullable List<String> parts) {
+  private static final int LONGEST_CREDIT = 500;
+  private static final int LONGEST_TAG = 100;
+  private static final int LONGEST_NOTES = 4000;
+  private static final String NONE = "none";
+
+  String titleFor(Work work) {
+    return title == null || title.isBlank() ? work.title() : Work.cutTitle(title.strip());
+  }
+
+  String creditFor(Work work, boolean many) {
+    return credit == null || (many && credit.isBlank())
+        ? work.credit()
+        : cut(credit.strip(), LONGEST_CREDIT);
+  }
+
+  View viewFor(Work work) {
+    return view == null || view.isEmpty() ? work.view() : View.valueOf(view);
+  }
+
+  Work.Role roleFor(Work work) {
+    return role == null || role.isEmpty() ? work.role() : Work.Role.valueOf(role);
+  }
+
+  Tags tagsFor(Work work, boolean many) {
+    Tags before = work.tags();
+    return new Tags(
+        choice(Framing.class, framing, before.framing()),
+        choice(Turn.class, turn, before.turn()),
+        choice(Kind.class, kind, before.kind()),
+        text(period, before.period(), many, LONGEST_TAG),
+        text(manner, before.manner(), many, LONGEST_TAG),
+        weight == null || weight.isEmpty() ? before.weight() : weightOf(weight),
+        text(notes, before.notes(), many, LONGEST_NOTES),
+        lightFor(before));
+  }
+
+  /**
+   * What differs from what framing and marks tell by themselves.
+   *
+   * @param told what they tell
+   */
+  Map<String, Boolean> said(java.util.Set<Part> told) {
+    Map<String, Boolean> said = new HashMap<>();
+    List<String> ticked = parts == null ? List.of() : parts;
+    for (Part part : Part.values()) {
+      boolean shown = ticked.contains(part.word());
+      if (shown != told.contains(part)) {
+        said.put(part.word(), shown);
+      }
+    }
+    return said;
+  }
+
+  boolean asksParts() {
+    return Boolean.TRUE.equals(askedParts);
+  }
+
+  private OptionalInt lightFor(Tags before) {
+    if (light == null || light.isEmpty()) {
+      return before.lightDegrees();
+    }
+    return light.equals(NONE)
+        ? OptionalInt.empty()
+        : OptionalInt.of(Math.floorMod(Integer.parseInt(light), 360));
+  }
+
+  private static double weightOf(String text) {
+    double weight = Double.parseDouble(text);
+    if (weight != 0.5 && weight != 1 && weight != 2) {
+      throw new IllegalArgumentException("A work counts half, once or twice, got " + text + ".");
+    }
+    return weight;
+  }
+
+  private static <E extends Enum<E>> Optional<E> choice(
+      Class<E> type, @Nullable String sent, Optional<E> before) {
+    if (sent == null || sent.isEmpty()) {
+      return before;
+    }
+    return sent.equals(NONE) ? Optional.empty() : Optional.of(Enum.valueOf(type, sent));
+  }
+
+  private static String text(@Nullable String sent, String before, boolean many, int longest) {
+    return sent == null || (many && sent.isBlank()) ? before : cut(sent.strip(), longest);
+  }
+
+  private static String cut(String text, int longest) {
+    return text.length() <= longest ? text : text.substring(0, longest);
+  }
+}
