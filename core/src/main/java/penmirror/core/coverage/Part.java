@@ -8,10 +8,12 @@ import static penmirror.core.figure.View.BACK;
 
 import java.util.EnumSet;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.View;
+import penmirror.core.measure.Measure;
 
 /** What a study looks at in pictures. */
 public enum Part {
@@ -57,9 +59,23 @@ public enum Part {
     return this == FOLDS || this == PROP || this == BACKGROUND || this == LIGHT;
   }
 
+  /** Whether a measure is read from points of this part. */
+  public boolean concerns(Measure measure) {
+    return measure.needs().stream().anyMatch(landmarks::contains);
+  }
+
   /** Whether pictures of this framing usually show it. */
   boolean isUsualIn(Framing framing) {
     return framings.contains(framing);
+  }
+
+  public static Optional<Part> ofWord(String word) {
+    for (Part part : values()) {
+      if (part.word().equals(word)) {
+        return Optional.of(part);
+      }
+    }
+    return Optional.empty();
   }
 
   /** Points of which one that is marked shows that the part is there. */

@@ -78,6 +78,36 @@ public final class Picture {
     return new Picture(width, height, small);
   }
 
+  /**
+   * A part of this picture.
+   *
+   * @throws IllegalArgumentException when the part does not lie inside
+   */
+  public Picture cropped(int left, int top, int width, int height) {
+    int w = Math.min(width, widthPixels - left);
+    int h = Math.min(height, heightPixels - top);
+    if (left < 0 || top < 0 || w <= 0 || h <= 0) {
+      throw new IllegalArgumentException(
+          "The part "
+              + width
+              + " x "
+              + height
+              + " at "
+              + left
+              + ", "
+              + top
+              + " does not lie inside a picture of "
+              + widthPixels
+              + " x "
+              + heightPixels);
+    }
+    int[] part = new int[w * h];
+    for (int y = 0; y < h; y++) {
+      System.arraycopy(rgb, (top + y) * widthPixels + left, part, y * w, w);
+    }
+    return new Picture(w, h, part);
+  }
+
   public BufferedImage toImage() {
     BufferedImage image = new BufferedImage(widthPixels, heightPixels, BufferedImage.TYPE_INT_RGB);
     image.setRGB(0, 0, widthPixels, heightPixels, rgb, 0, widthPixels);

@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
@@ -43,5 +44,12 @@ public record MeasuredWork(
         evidence.marks().view(),
         values,
         evidence.pixels().map(PixelReadings::swatches).orElse(List.of()));
+  }
+
+  /** The same work as if some measures had not been read on it. */
+  public MeasuredWork without(Predicate<Measure> measures) {
+    Map<Measure, Double> kept = new LinkedHashMap<>(values);
+    kept.keySet().removeIf(measures);
+    return new MeasuredWork(id, title, credit, view, kept, swatches);
   }
 }

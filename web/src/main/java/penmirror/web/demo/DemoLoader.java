@@ -3,6 +3,7 @@ package penmirror.web.demo;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -20,6 +21,7 @@ import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import penmirror.core.coverage.Part;
+import penmirror.core.coverage.Trait;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
@@ -34,6 +36,7 @@ import penmirror.demoart.studio.Hands;
 import penmirror.demoart.studio.Illustration;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
+import penmirror.web.scope.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -57,6 +60,7 @@ class DemoLoader {
   private final WorkStore works;
   private final Intake intake;
   private final MarkingStore markings;
+  private final ScopeStore scopes;
   private final Tray tray;
   private final StandInScanner scanner;
   private final MessageSource messages;
@@ -66,6 +70,7 @@ class DemoLoader {
       WorkStore works,
       Intake intake,
       MarkingStore markings,
+      ScopeStore scopes,
       Tray tray,
       StandInScanner scanner,
       MessageSource messages) {
@@ -73,6 +78,7 @@ class DemoLoader {
     this.works = works;
     this.intake = intake;
     this.markings = markings;
+    this.scopes = scopes;
     this.tray = tray;
     this.scanner = scanner;
     this.messages = messages;
@@ -188,6 +194,7 @@ class DemoLoader {
             drawn.truth().view());
     if (outcome instanceof Intake.Taken taken) {
       works.tag(taken.workId(), tags(order.commission(), drawn));
+      scopes.setTraits(taken.workId(), traits(order.commission().subject()));
       if (order.commission().cut() == Cut.FULL
           && order.commission().subject().prop() != Subject.Prop.NONE) {
         works.sayParts(taken.workId(), Map.of(Part.PROP.word(), true));
@@ -212,6 +219,15 @@ class DemoLoader {
 
   private void scan(Commission attempt, Settings settings, ScanFile.Format format) {
     scanner.scan(Illustration.of(attempt).image(), settings, format, "page");
+  }
+
+  private static Map<Trait, String> traits(Subject subject) {
+    Map<Trait, String> traits = new EnumMap<>(Trait.class);
+    traits.put(Trait.HAIR_FALL, subject.hair().name().toLowerCase(Locale.ROOT));
+    if (subject.moustache()) {
+      traits.put(Trait.BEARD, "moustache");
+    }
+    return traits;
   }
 
   private Work.Tags tags(Commission commission, DrawnWork drawn) {

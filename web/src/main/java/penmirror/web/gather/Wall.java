@@ -22,7 +22,7 @@ import penmirror.web.studies.WorkStore;
 
 /** What hangs on a study's wall, and in which order. */
 @Component
-class Wall {
+public class Wall {
   static final List<Work.Role> ROLES =
       List.of(Work.Role.SOURCE, Work.Role.HELPER, Work.Role.PROCESS, Work.Role.CHARACTER);
 
@@ -40,7 +40,7 @@ class Wall {
   }
 
   /** By what the wall is sorted. */
-  enum Order {
+  public enum Order {
     NUMBER,
     VIEW,
     KIND,
@@ -59,7 +59,7 @@ class Wall {
    *
    * @param parts what it is told to show
    */
-  record Tile(
+  public record Tile(
       Work work,
       int markCount,
       PixelReadingStore.Progress pixels,
@@ -89,9 +89,9 @@ class Wall {
   }
 
   /** Tiles of one role. */
-  record Row(Work.Role role, List<Tile> tiles) {}
+  public record Row(Work.Role role, List<Tile> tiles) {}
 
-  List<Row> rows(long studyId, Order order) {
+  public List<Row> rows(long studyId, Order order) {
     Map<Long, WallStore.Place> placed = places.places(studyId);
     Optional<Long> anchor = places.anchor(studyId);
     List<Row> rows = new ArrayList<>();

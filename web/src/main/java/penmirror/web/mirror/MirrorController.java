@@ -78,7 +78,7 @@ class MirrorController {
     Study study = studies.require(studyId);
     Work redraw = works.require(studyId, workId);
     List<Work> sources = works.inRole(studyId, Work.Role.SOURCE);
-    StyleSheet sheet = sheets.sheetOf(study);
+    StyleSheet sheet = sheets.scoredSheetOf(study);
     Score score = new Scorer(sheet).score(evidence.of(redraw));
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);

@@ -19,18 +19,25 @@ import penmirror.core.planning.GuidePlan.Line;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.rules.SheetMaker;
+import penmirror.web.scope.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.WallStore;
 
 /** The rules set out on a canvas of the user's own size. */
 @Controller
 class PlanController {
   private final StudyStore studies;
   private final SheetMaker sheets;
+  private final WallStore places;
+  private final ScopeStore scopes;
   private final Rail rail;
 
-  PlanController(StudyStore studies, SheetMaker sheets, Rail rail) {
+  PlanController(
+      StudyStore studies, SheetMaker sheets, WallStore places, ScopeStore scopes, Rail rail) {
     this.studies = studies;
+    this.places = places;
+    this.scopes = scopes;
     this.sheets = sheets;
     this.rail = rail;
   }
@@ -88,6 +95,8 @@ class PlanController {
     GuidePlan plan = plan(study);
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("plan", plan);
+    model.addAttribute("improvised", places.improvised(study.id()));
+    model.addAttribute("waysOut", scopes.waysOut(study.id()));
     model.addAttribute("lines", plan.lines().stream().map(LineRow::of).toList());
     model.addAttribute("fault", fault.orElse(null));
     model.addAttribute("empty", plan.lines().size() <= 2);

@@ -1,0 +1,293 @@
+package penmirror.web.look;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.context.MessageSource;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.coverage.Part;
+import penmirror.core.coverage.PickFinder;
+import penmirror.core.coverage.PickFinder.Candidate;
+import penmirror.core.coverage.PickFinder.Case;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.PngWriter;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.raster.Picture;
+import penmirror.web.gather.Intake;
+import penmirror.web.gather.Wall;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** One work with everything laid over it, and which works to look at for a part. */
+@Controller
+class LookController {
+  private static final int MOST_SUGGESTED = 6;
+  private static final double SMALLEST_BOX = 8;
+
+  private final StudyStore studies;
+  private final WorkStore works;
+  private final PictureStore pictures;
+  private final LookStore looks;
+  private final Intake intake;
+  private final Wall wall;
+  private final Rail rail;
+  private final MessageSource messages;
+
+  LookController(
+      StudyStore studies,
+      WorkStore works,
+      PictureStore pictures,
+      LookStore looks,
+      Intake intake,
+      Wall wall,
+      Rail rail,
+      MessageSource messages) {
+    this.studies = studies;
+    this.works = works;
+    this.pictures = pictures;
+    this.looks = looks;
+    this.intake = intake;
+    this.wall = wall;
+    this.rail = rail;
+    this.messages = messages;
+  }
+
+  /** A part in the list, with how many boxes were picked for it. */
+  record PartLine(Part part, long picks, boolean chosen) {}
+
+  /**
+   * A pick with its work.
+   *
+   * @param viewBox what of the picture is seen
+   * @param lightDiffers whether its light is more than 30° off that of the first pick of the part
+   */
+  record Picked(LookStore.Pick pick, Work work, String viewBox, boolean lightDiffers) {}
+
+  /** A work to look at for the part. */
+  record Suggested(Work work, boolean mirrored, boolean lightDiffers, boolean isAnchor) {}
+
+  @GetMapping("/studies/{studyId}/works/{workId}/look")
+  String page(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam(defaultValue = "EYES") Part part,
+      Model model) {
+    Study study = studies.require(studyId);
+    Work work = works.require(studyId, workId);
+    List<Wall.Tile> tiles = shown(studyId);
+    Map<Long, Work> byId =
+        tiles.stream().collect(Collectors.toMap(t -> t.work().id(), Wall.Tile::work));
+    List<LookStore.Pick> picks = looks.picks(studyId);
+    rail.addTo(model, study, Stage.GATHER);
+    model.addAttribute("work", work);
+    model.addAttribute("part", part);
+    model.addAttribute(
+        "partLines",
+        Arrays.stream(Part.values())
+            .map(
+                p ->
+                    new PartLine(
+                        p,
+                        picks.stream().filter(pick -> pick.part().equals(p.word())).count(),
+                        p == part))
+            .toList());
+    model.addAttribute("picked", picked(picks, byId, part));
+    model.addAttribute("suggested", suggested(studyId, tiles, part));
+    model.addAttribute("boxes", picks.stream().filter(p -> p.workId() == workId).toList());
+    model.addAttribute("notes", looks.notes(workId));
+    return "look/page";
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/picks")
+  String pick(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam Part part,
+      @RequestParam double x,
+      @RequestParam double y,
+      @RequestParam double width,
+      @RequestParam double height,
+      @RequestParam(defaultValue = "false") boolean mirrored) {
+    Work work = works.require(studyId, workId);
+    box(work, x, y, width, height).ifPresent(box -> looks.pick(workId, part.word(), box, mirrored));
+    return "redirect:" + here(studyId, workId, part);
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/picks/{pickId}/remove")
+  String unpick(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @PathVariable long pickId,
+      @RequestParam Part part) {
+    works.require(studyId, workId);
+    looks.unpick(studyId, pickId);
+    return "redirect:" + here(studyId, workId, part);
+  }
+
+  /** Frames one figure of several as a work of its own; the picture itself then stays out. */
+  @PostMapping("/studies/{studyId}/works/{workId}/figures")
+  String frame(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam double x,
+      @RequestParam double y,
+      @RequestParam double width,
+      @RequestParam double height,
+      @RequestParam(defaultValue = "") String title)
+      throws UnusablePictureException {
+    Work work = works.require(studyId, workId);
+    Optional<LookStore.Box> box = box(work, x, y, width, height);
+    if (box.isEmpty()) {
+      return "redirect:" + here(studyId, workId, Part.EYES);
+    }
+    Picture whole = new PictureReader().open(pictures.file(work.pictureSha256()).bytes()).picture();
+    byte[] png =
+        PngWriter.write(
+            whole
+                .cropped(
+                    (int) Math.round(box.get().x()),
+                    (int) Math.round(box.get().y()),
+                    (int) Math.round(box.get().width()),
+                    (int) Math.round(box.get().height()))
+                .toImage(),
+            Optional.empty());
+    String named = title.isBlank() ? text("look.figure.of", work.title()) : title.strip();
+    Intake.Outcome outcome =
+        intake.take(studyId, png, work.role(), Work.cutTitle(named), work.credit(), work.view());
+    if (outcome instanceof Intake.Taken taken) {
+      works.tag(taken.workId(), work.tags());
+      looks.noteFraming(taken.workId(), workId);
+      works.leaveOut(workId, true);
+      return "redirect:/studies/" + studyId + "/gather?work=" + taken.workId();
+    }
+    return outcome instanceof Intake.AlreadyHere here
+        ? "redirect:/studies/" + studyId + "/gather?work=" + here.work().id()
+        : "redirect:" + here(studyId, workId, Part.EYES);
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/notes")
+  ResponseEntity<String> keepNotes(
+      @PathVariable long studyId, @PathVariable long workId, @RequestBody String shapes) {
+    works.require(studyId, workId);
+    try {
+      looks.keepNotes(workId, DrawnNotes.checked(shapes));
+      return ResponseEntity.noContent().build();
+    } catch (IllegalArgumentException e) {
+      return ResponseEntity.status(HttpStatus.BAD_REQUEST).body(e.getMessage());
+    }
+  }
+
+  private List<Wall.Tile> shown(long studyId) {
+    return wall.rows(studyId, Wall.Order.NUMBER).stream()
+        .flatMap(row -> row.tiles().stream())
+        .toList();
+  }
+
+  private static List<Picked> picked(List<LookStore.Pick> picks, Map<Long, Work> byId, Part part) {
+    List<Picked> chosen = new ArrayList<>();
+    for (LookStore.Pick pick : picks) {
+      Work work = byId.get(pick.workId());
+      if (work == null || !pick.part().equals(part.word())) {
+        continue;
+      }
+      boolean differs =
+          !chosen.isEmpty()
+              && PickFinder.lightDiffers(
+                  chosen.get(0).work().tags().lightDegrees(), work.tags().lightDegrees());
+      LookStore.Box box = pick.box();
+      chosen.add(
+          new Picked(
+              pick,
+              work,
+              String.format(
+                  Locale.ROOT, "%.1f %.1f %.1f %.1f", box.x(), box.y(), box.width(), box.height()),
+              differs));
+    }
+    return chosen;
+  }
+
+  /** Closest to the character as it is tagged, or to a plain front figure before there is one. */
+  private static List<Suggested> suggested(long studyId, List<Wall.Tile> tiles, Part part) {
+    Case inHand =
+        tiles.stream()
+            .filter(tile -> tile.work().role() == Work.Role.CHARACTER)
+            .map(tile -> caseOf(tile.work()))
+            .findFirst()
+            .orElse(
+                new Case(
+                    View.FRONT,
+                    Optional.empty(),
+                    java.util.OptionalInt.empty(),
+                    Optional.of(Framing.FULL)));
+    Map<Long, Wall.Tile> candidates =
+        tiles.stream()
+            .filter(tile -> tile.work().role() != Work.Role.CHARACTER && !tile.work().leftOut())
+            .collect(Collectors.toMap(tile -> tile.work().id(), tile -> tile));
+    return PickFinder.nearest(
+            inHand,
+            candidates.values().stream()
+                .map(t -> new Candidate(t.work().id(), caseOf(t.work()), t.isAnchor()))
+                .toList(),
+            candidate ->
+                Optional.ofNullable(candidates.get(candidate.id()))
+                    .filter(tile -> tile.parts().contains(part))
+                    .isPresent())
+        .stream()
+        .limit(MOST_SUGGESTED)
+        .flatMap(
+            pick ->
+                Optional.ofNullable(candidates.get(pick.id())).stream()
+                    .map(
+                        tile ->
+                            new Suggested(
+                                tile.work(),
+                                pick.mirrored(),
+                                pick.lightDiffers(),
+                                tile.isAnchor())))
+        .toList();
+  }
+
+  private static Case caseOf(Work work) {
+    return new Case(
+        work.view(), work.tags().turn(), work.tags().lightDegrees(), work.tags().framing());
+  }
+
+  /** Cut to the picture; empty for one too small to be meant. */
+  private static Optional<LookStore.Box> box(
+      Work work, double x, double y, double width, double height) {
+    double left = Math.max(0, Math.min(work.widthPixels(), x));
+    double top = Math.max(0, Math.min(work.heightPixels(), y));
+    double right = Math.max(left, Math.min(work.widthPixels(), x + width));
+    double bottom = Math.max(top, Math.min(work.heightPixels(), y + height));
+    return right - left < SMALLEST_BOX || bottom - top < SMALLEST_BOX
+        ? Optional.empty()
+        : Optional.of(new LookStore.Box(left, top, right - left, bottom - top));
+  }
+
+  private static String here(long studyId, long workId, Part part) {
+    return "/studies/" + studyId + "/works/" + workId + "/look?part=" + part.name();
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
+  }
+}

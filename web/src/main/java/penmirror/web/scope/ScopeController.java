@@ -1,0 +1,295 @@
+package penmirror.web.scope;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.coverage.CharacterGaps;
+import penmirror.core.coverage.CharacterGaps.Described;
+import penmirror.core.coverage.Part;
+import penmirror.core.coverage.Trait;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.scoring.Score;
+import penmirror.core.scoring.Scorer;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
+import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** What the study is about. */
+@Controller
+class ScopeController {
+  private static final int LONGEST_VALUE = 60;
+  private static final int LONGEST_TEXT = 500;
+
+  /** Stages a process note can belong to; the user's own order comes with the desk log. */
+  private static final List<String> STAGES =
+      List.of("gesture", "rough", "sketch", "line", "flats", "shade", "effects");
+
+  private final StudyStore studies;
+  private final WorkStore works;
+  private final ScopeStore scopes;
+  private final SheetMaker sheets;
+  private final EvidenceFinder evidence;
+  private final Rail rail;
+
+  ScopeController(
+      StudyStore studies,
+      WorkStore works,
+      ScopeStore scopes,
+      SheetMaker sheets,
+      EvidenceFinder evidence,
+      Rail rail) {
+    this.studies = studies;
+    this.works = works;
+    this.scopes = scopes;
+    this.sheets = sheets;
+    this.evidence = evidence;
+    this.rail = rail;
+  }
+
+  /** A trait of the character with what the study shows of it. */
+  record GapRow(
+      CharacterGaps.Gap gap,
+      Optional<Work> closest,
+      List<String> elsewhere,
+      Optional<ScopeStore.WayOut> chosen) {}
+
+  /** A work whose figure's traits can be said. */
+  record TraitRow(Work work, Map<Trait, String> traits) {}
+
+  @GetMapping("/studies/{studyId}/scope")
+  String page(@PathVariable long studyId, @RequestParam Optional<Long> work, Model model) {
+    Study study = studies.require(studyId);
+    List<Study> all = studies.all();
+    List<Work> sources = works.inRole(studyId, Work.Role.SOURCE);
+    List<Work> characters = works.inRole(studyId, Work.Role.CHARACTER);
+    List<Work> helpers = works.inRole(studyId, Work.Role.HELPER);
+    Map<Long, Map<Trait, String>> traits = scopes.traits(Optional.of(studyId));
+    ScopeStore.Scope scope = scopes.scope(studyId);
+    rail.addTo(model, study, Stage.GATHER);
+    model.addAttribute("scope", scope);
+    model.addAttribute("kinds", StudyKind.values());
+    model.addAttribute("groups", MeasureGroup.values());
+    model.addAttribute("groupKinds", scopes.groupKinds(studyId));
+    model.addAttribute("parts", Part.values());
+    model.addAttribute("others", all.stream().filter(other -> other.id() != studyId).toList());
+    model.addAttribute("path", path(study, scope, all));
+    model.addAttribute("toCopy", typical(study, sources).orElse(null));
+    model.addAttribute("traits", Trait.values());
+    model.addAttribute(
+        "traitRows",
+        java.util.stream.Stream.of(characters, sources, helpers)
+            .flatMap(List::stream)
+            .map(w -> new TraitRow(w, traits.getOrDefault(w.id(), Map.of())))
+            .toList());
+    Optional<Work> shown =
+        java.util.stream.Stream.of(characters, sources, helpers)
+            .flatMap(List::stream)
+            .filter(w -> work.isEmpty() || w.id() == work.get())
+            .findFirst();
+    model.addAttribute("shown", shown.orElse(null));
+    model.addAttribute(
+        "shownTraits", shown.map(w -> traits.getOrDefault(w.id(), Map.of())).orElse(Map.of()));
+    model.addAttribute("gaps", gaps(study, all, characters, sources, helpers, traits));
+    model.addAttribute("notes", scopes.processNotes(studyId));
+    model.addAttribute("stages", STAGES);
+    return "scope/page";
+  }
+
+  /** The studies this one follows, the first first, and itself. */
+  private List<Study> path(Study study, ScopeStore.Scope scope, List<Study> all) {
+    List<Study> path = new ArrayList<>(List.of(study));
+    Optional<Long> before = scope.follows();
+    while (before.isPresent() && path.size() < 12) {
+      long id = before.get();
+      Optional<Study> earlier = all.stream().filter(s -> s.id() == id).findFirst();
+      if (earlier.isEmpty() || path.contains(earlier.get())) {
+        break;
+      }
+      path.add(0, earlier.get());
+      before = scopes.scope(id).follows();
+    }
+    return path;
+  }
+
+  /** The work nearest to the middle of all rules: the one a copy teaches most from. */
+  private Optional<Work> typical(Study study, List<Work> sources) {
+    StyleSheet sheet = sheets.sheetOf(study);
+    if (sheet.rules().isEmpty()) {
+      return Optional.empty();
+    }
+    Scorer scorer = new Scorer(sheet);
+    Map<Work, Double> scores = new LinkedHashMap<>();
+    for (Work work : sources) {
+      if (!work.leftOut()) {
+        Score score = scorer.score(evidence.of(work));
+        score.overall().ifPresent(overall -> scores.put(work, overall * score.coverage()));
+      }
+    }
+    return scores.entrySet().stream()
+        .max(Comparator.comparingDouble(Map.Entry::getValue))
+        .map(Map.Entry::getKey);
+  }
+
+  private List<GapRow> gaps(
+      Study study,
+      List<Study> all,
+      List<Work> characters,
+      List<Work> sources,
+      List<Work> helpers,
+      Map<Long, Map<Trait, String>> traits) {
+    Map<Trait, String> character = new EnumMap<>(Trait.class);
+    characters.forEach(
+        work -> traits.getOrDefault(work.id(), Map.of()).forEach(character::putIfAbsent));
+    if (character.isEmpty()) {
+      return List.of();
+    }
+    Map<Long, List<Described>> others = new LinkedHashMap<>();
+    Map<Long, Map<Trait, String>> everywhere = scopes.traits(Optional.empty());
+    for (Study other : all) {
+      if (other.id() != study.id()) {
+        others.put(other.id(), described(works.inRole(other.id(), Work.Role.SOURCE), everywhere));
+      }
+    }
+    List<ScopeStore.WayOut> chosen = scopes.waysOut(study.id());
+    return CharacterGaps.of(
+            character, described(sources, traits), described(helpers, traits), others)
+        .stream()
+        .map(
+            gap ->
+                new GapRow(
+                    gap,
+                    gap.closest()
+                        .flatMap(id -> sources.stream().filter(w -> w.id() == id).findFirst()),
+                    gap.elsewhere().stream()
+                        .flatMap(
+                            e ->
+                                all.stream()
+                                    .filter(s -> s.id() == e.studyId())
+                                    .map(Study::illustrator))
+                        .toList(),
+                    chosen.stream()
+                        .filter(way -> way.trait().equals(gap.trait().word()))
+                        .findFirst()))
+        .toList();
+  }
+
+  private static List<Described> described(List<Work> works, Map<Long, Map<Trait, String>> traits) {
+    return works.stream()
+        .filter(work -> !work.leftOut())
+        .map(work -> new Described(work.id(), traits.getOrDefault(work.id(), Map.of())))
+        .toList();
+  }
+
+  @PostMapping("/studies/{studyId}/scope")
+  String setScope(
+      @PathVariable long studyId,
+      @RequestParam String name,
+      @RequestParam String illustrator,
+      @RequestParam(defaultValue = "") String reason,
+      @RequestParam(defaultValue = "") String credit,
+      @RequestParam StudyKind kind,
+      @RequestParam(defaultValue = "") String part,
+      @RequestParam Optional<Long> follows,
+      @RequestParam Map<String, String> all) {
+    Study study = studies.require(studyId);
+    scopes.describe(
+        studyId,
+        cut(name.isBlank() ? study.name() : name.strip(), 200),
+        cut(illustrator.isBlank() ? study.illustrator() : illustrator.strip(), 200),
+        cut(reason.strip(), 2000),
+        cut(credit.strip(), LONGEST_TEXT));
+    scopes.setScope(
+        studyId,
+        new ScopeStore.Scope(
+            kind,
+            Part.ofWord(part).map(Part::word).orElse(""),
+            follows.filter(id -> id != studyId).map(id -> studies.require(id).id())));
+    Map<MeasureGroup, StudyKind> kinds = new EnumMap<>(MeasureGroup.class);
+    for (MeasureGroup group : MeasureGroup.values()) {
+      String sent = all.getOrDefault("kind." + group.name(), "");
+      if (!sent.isEmpty() && StudyKind.valueOf(sent) != kind) {
+        kinds.put(group, StudyKind.valueOf(sent));
+      }
+    }
+    scopes.setGroupKinds(studyId, kinds);
+    return "redirect:/studies/" + studyId + "/scope";
+  }
+
+  @PostMapping("/studies/{studyId}/scope/traits")
+  String setTraits(
+      @PathVariable long studyId, @RequestParam long work, @RequestParam Map<String, String> all) {
+    Work described = works.require(studyId, work);
+    Map<Trait, String> traits = new EnumMap<>(Trait.class);
+    for (Trait trait : Trait.values()) {
+      String value = all.getOrDefault(trait.word(), "").strip();
+      if (!value.isEmpty()) {
+        traits.put(trait, cut(value, LONGEST_VALUE));
+      }
+    }
+    scopes.setTraits(described.id(), traits);
+    return "redirect:/studies/" + studyId + "/scope?work=" + work;
+  }
+
+  @PostMapping("/studies/{studyId}/scope/ways")
+  String choose(
+      @PathVariable long studyId,
+      @RequestParam Trait trait,
+      @RequestParam CharacterGaps.Way way,
+      @RequestParam(defaultValue = "") String note) {
+    studies.require(studyId);
+    scopes.choose(
+        studyId,
+        new ScopeStore.WayOut(
+            trait.word(),
+            way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+            cut(note.strip(), LONGEST_TEXT)));
+    return "redirect:/studies/" + studyId + "/scope";
+  }
+
+  @PostMapping("/studies/{studyId}/scope/process")
+  String note(
+      @PathVariable long studyId,
+      @RequestParam Optional<Integer> minute,
+      @RequestParam(defaultValue = "") String stage,
+      @RequestParam String text) {
+    studies.require(studyId);
+    if (!text.isBlank()) {
+      scopes.note(
+          studyId,
+          minute
+              .filter(m -> m >= 0 && m < 100_000)
+              .map(OptionalInt::of)
+              .orElse(OptionalInt.empty()),
+          STAGES.contains(stage) ? stage : "",
+          cut(text.strip(), LONGEST_TEXT));
+    }
+    return "redirect:/studies/" + studyId + "/scope";
+  }
+
+  @PostMapping("/studies/{studyId}/scope/process/{noteId}/remove")
+  String removeNote(@PathVariable long studyId, @PathVariable long noteId) {
+    scopes.removeNote(studyId, noteId);
+    return "redirect:/studies/" + studyId + "/scope";
+  }
+
+  private static String cut(String text, int longest) {
+    return text.length() <= longest ? text : text.substring(0, longest);
+  }
+}

@@ -1,0 +1,195 @@
+package penmirror.web.scope;
+
+import static penmirror.web.storage.generated.Tables.GROUP_KIND;
+import static penmirror.web.storage.generated.Tables.PROCESS_NOTE;
+import static penmirror.web.storage.generated.Tables.STUDY;
+import static penmirror.web.storage.generated.Tables.WAY_OUT;
+import static penmirror.web.storage.generated.Tables.WORK;
+import static penmirror.web.storage.generated.Tables.WORK_TRAIT;
+
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.coverage.Trait;
+import penmirror.core.measure.MeasureGroup;
+
+/** Keeps what a study is about. */
+@Repository
+public class ScopeStore {
+  private final DSLContext database;
+
+  ScopeStore(DSLContext database) {
+    this.database = database;
+  }
+
+  /**
+   * @param part the word of the one part it looks at, or empty for all
+   * @param follows the study before it on a path
+   */
+  record Scope(StudyKind kind, String part, Optional<Long> follows) {}
+
+  /** How a trait nobody saw will be drawn. */
+  public record WayOut(String trait, String way, String note) {}
+
+  /**
+   * Something seen of the illustrator at work.
+   *
+   * @param minute of the recording, if there is one
+   * @param stage such as line or flats; empty for any
+   */
+  record ProcessNote(long id, OptionalInt minute, String stage, String text) {}
+
+  Scope scope(long studyId) {
+    return database
+        .select(STUDY.KIND, STUDY.PART, STUDY.FOLLOWS_STUDY_ID)
+        .from(STUDY)
+        .where(STUDY.ID.eq(studyId))
+        .fetchSingle(
+            row ->
+                new Scope(
+                    StudyKind.ofWord(row.value1()),
+                    row.value2(),
+                    Optional.ofNullable(row.value3())));
+  }
+
+  void describe(long studyId, String name, String illustrator, String reason, String credit) {
+    database
+        .update(STUDY)
+        .set(STUDY.NAME, name)
+        .set(STUDY.ILLUSTRATOR, illustrator)
+        .set(STUDY.REASON, reason)
+        .set(STUDY.CREDIT, credit)
+        .where(STUDY.ID.eq(studyId))
+        .execute();
+  }
+
+  void setScope(long studyId, Scope scope) {
+    database
+        .update(STUDY)
+        .set(STUDY.KIND, scope.kind().word())
+        .set(STUDY.PART, scope.part())
+        .set(STUDY.FOLLOWS_STUDY_ID, scope.follows().orElse(null))
+        .where(STUDY.ID.eq(studyId))
+        .execute();
+  }
+
+  /** Only groups that differ from the study's kind. */
+  Map<MeasureGroup, StudyKind> groupKinds(long studyId) {
+    Map<MeasureGroup, StudyKind> kinds = new EnumMap<>(MeasureGroup.class);
+    database
+        .selectFrom(GROUP_KIND)
+        .where(GROUP_KIND.STUDY_ID.eq(studyId))
+        .forEach(
+            row ->
+                kinds.put(
+                    MeasureGroup.valueOf(row.getMeasureGroup()), StudyKind.ofWord(row.getKind())));
+    return kinds;
+  }
+
+  @Transactional
+  void setGroupKinds(long studyId, Map<MeasureGroup, StudyKind> kinds) {
+    database.deleteFrom(GROUP_KIND).where(GROUP_KIND.STUDY_ID.eq(studyId)).execute();
+    kinds.forEach(
+        (group, kind) ->
+            database
+                .insertInto(GROUP_KIND)
+                .set(GROUP_KIND.STUDY_ID, studyId)
+                .set(GROUP_KIND.MEASURE_GROUP, group.name())
+                .set(GROUP_KIND.KIND, kind.word())
+                .execute());
+  }
+
+  /** What the figures in a study's works are like, by work; of all studies if none is given. */
+  Map<Long, Map<Trait, String>> traits(Optional<Long> studyId) {
+    Map<Long, Map<Trait, String>> traits = new LinkedHashMap<>();
+    database
+        .select(WORK_TRAIT.WORK_ID, WORK_TRAIT.TRAIT, WORK_TRAIT.VALUE)
+        .from(WORK_TRAIT)
+        .join(WORK)
+        .on(WORK.ID.eq(WORK_TRAIT.WORK_ID))
+        .where(studyId.map(WORK.STUDY_ID::eq).orElse(org.jooq.impl.DSL.trueCondition()))
+        .forEach(
+            row -> {
+              for (Trait trait : Trait.values()) {
+                if (trait.word().equals(row.value2())) {
+                  traits
+                      .computeIfAbsent(row.value1(), id -> new EnumMap<>(Trait.class))
+                      .put(trait, row.value3());
+                }
+              }
+            });
+    return traits;
+  }
+
+  @Transactional
+  public void setTraits(long workId, Map<Trait, String> traits) {
+    database.deleteFrom(WORK_TRAIT).where(WORK_TRAIT.WORK_ID.eq(workId)).execute();
+    traits.forEach(
+        (trait, value) ->
+            database
+                .insertInto(WORK_TRAIT)
+                .set(WORK_TRAIT.WORK_ID, workId)
+                .set(WORK_TRAIT.TRAIT, trait.word())
+                .set(WORK_TRAIT.VALUE, value)
+                .execute());
+  }
+
+  public List<WayOut> waysOut(long studyId) {
+    return database
+        .selectFrom(WAY_OUT)
+        .where(WAY_OUT.STUDY_ID.eq(studyId))
+        .orderBy(WAY_OUT.TRAIT)
+        .fetch(row -> new WayOut(row.getTrait(), row.getWay(), row.getNote()));
+  }
+
+  void choose(long studyId, WayOut way) {
+    database
+        .insertInto(WAY_OUT)
+        .set(WAY_OUT.STUDY_ID, studyId)
+        .set(WAY_OUT.TRAIT, way.trait())
+        .set(WAY_OUT.WAY, way.way())
+        .set(WAY_OUT.NOTE, way.note())
+        .onConflict(WAY_OUT.STUDY_ID, WAY_OUT.TRAIT)
+        .doUpdate()
+        .set(WAY_OUT.WAY, way.way())
+        .set(WAY_OUT.NOTE, way.note())
+        .execute();
+  }
+
+  List<ProcessNote> processNotes(long studyId) {
+    return database
+        .selectFrom(PROCESS_NOTE)
+        .where(PROCESS_NOTE.STUDY_ID.eq(studyId))
+        .orderBy(PROCESS_NOTE.MINUTE.asc().nullsLast(), PROCESS_NOTE.ID)
+        .fetch(
+            row ->
+                new ProcessNote(
+                    row.getId(),
+                    row.getMinute() == null ? OptionalInt.empty() : OptionalInt.of(row.getMinute()),
+                    row.getStage(),
+                    row.getText()));
+  }
+
+  void note(long studyId, OptionalInt minute, String stage, String text) {
+    database
+        .insertInto(PROCESS_NOTE)
+        .set(PROCESS_NOTE.STUDY_ID, studyId)
+        .set(PROCESS_NOTE.MINUTE, minute.isPresent() ? minute.getAsInt() : null)
+        .set(PROCESS_NOTE.STAGE, stage)
+        .set(PROCESS_NOTE.TEXT, text)
+        .execute();
+  }
+
+  void removeNote(long studyId, long noteId) {
+    database
+        .deleteFrom(PROCESS_NOTE)
+        .where(PROCESS_NOTE.ID.eq(noteId), PROCESS_NOTE.STUDY_ID.eq(studyId))
+        .execute();
+  }
+}
