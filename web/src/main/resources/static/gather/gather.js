@@ -227,7 +227,8 @@
     showDesk();
   };
   const toggle = (tile) => {
-    if (many().length === 0) document.querySelector('.tile.sel')?.classList.add('more');
+    const shown = document.querySelector('.tile.sel');
+    if (many().length === 0 && shown !== tile) shown?.classList.add('more');
     tile.classList.toggle('more');
     showMany();
   };
