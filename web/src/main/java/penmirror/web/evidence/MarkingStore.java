@@ -1,10 +1,12 @@
 package penmirror.web.evidence;
 
 import static penmirror.web.storage.generated.Tables.MARKING;
+import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
@@ -46,6 +48,21 @@ public class MarkingStore {
                     marks(view, row.get(MARKING.LANDMARKS)),
                     Optional.of(row.get(MARKING.SAVED_AT).toInstant())))
         .orElse(new Marking(0, Marks.none(view), Optional.empty()));
+  }
+
+  /** The newest landmarks of every work in a study that has any, by work. */
+  public Map<Long, Marks> newestOf(long studyId) {
+    return database
+        .select(MARKING.WORK_ID, MARKING.LANDMARKS, WORK.VIEW)
+        .distinctOn(MARKING.WORK_ID)
+        .from(MARKING)
+        .join(WORK)
+        .on(WORK.ID.eq(MARKING.WORK_ID))
+        .where(WORK.STUDY_ID.eq(studyId))
+        .orderBy(MARKING.WORK_ID, MARKING.VERSION.desc())
+        .fetchMap(
+            MARKING.WORK_ID,
+            row -> marks(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)));
   }
 
   /**

@@ -37,11 +37,13 @@ public class PixelReading {
   private static final Duration RETRY_AFTER = Duration.ofSeconds(10);
 
   private final PixelReadingStore store;
+  private final Desk desk;
   private final Clock clock;
   private final Scheduler scheduler;
 
-  PixelReading(PixelReadingStore store, DataSource dataSource, Clock clock) {
+  PixelReading(PixelReadingStore store, Desk desk, DataSource dataSource, Clock clock) {
     this.store = store;
+    this.desk = desk;
     this.clock = clock;
     OneTimeTask<String> task =
         Tasks.oneTime(READ_PIXELS)
@@ -101,7 +103,7 @@ public class PixelReading {
     if (file.isEmpty()) {
       return; // The picture was taken away before its turn came.
     }
-    try {
+    try (Desk.Place place = desk.forReading()) {
       PixelReadings readings =
           new PixelReader()
               .read(

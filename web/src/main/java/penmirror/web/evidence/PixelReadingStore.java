@@ -2,14 +2,17 @@ package penmirror.web.evidence;
 
 import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.PIXEL_READING;
+import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
+import org.jooq.Record;
 import org.springframework.stereotype.Repository;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.PixelReadingsJson;
@@ -61,19 +64,33 @@ public class PixelReadingStore {
     }
   }
 
+  public static final Progress NOT_BEGUN =
+      new Progress(State.WAITING, Optional.empty(), Optional.empty(), "");
+
   public Progress progress(String sha256) {
     return database
         .selectFrom(PIXEL_READING)
         .where(PIXEL_READING.PICTURE_SHA256.eq(sha256))
-        .fetchOptional(
-            row ->
-                new Progress(
-                    State.valueOf(row.get(PIXEL_READING.STATE).toUpperCase(Locale.ROOT)),
-                    step(row.get(PIXEL_READING.STEP)),
-                    Optional.ofNullable(row.get(PIXEL_READING.READINGS))
-                        .map(PixelReadingStore::readings),
-                    row.get(PIXEL_READING.MESSAGE)))
-        .orElse(new Progress(State.WAITING, Optional.empty(), Optional.empty(), ""));
+        .fetchOptional(PixelReadingStore::progress)
+        .orElse(NOT_BEGUN);
+  }
+
+  /** Of every picture in a study that was asked to be read, by its hash. */
+  public Map<String, Progress> progressOf(long studyId) {
+    return database
+        .selectFrom(PIXEL_READING)
+        .where(
+            PIXEL_READING.PICTURE_SHA256.in(
+                database.select(WORK.PICTURE_SHA256).from(WORK).where(WORK.STUDY_ID.eq(studyId))))
+        .fetchMap(PIXEL_READING.PICTURE_SHA256, PixelReadingStore::progress);
+  }
+
+  private static Progress progress(Record row) {
+    return new Progress(
+        State.valueOf(row.get(PIXEL_READING.STATE).toUpperCase(Locale.ROOT)),
+        step(row.get(PIXEL_READING.STEP)),
+        Optional.ofNullable(row.get(PIXEL_READING.READINGS)).map(PixelReadingStore::readings),
+        row.get(PIXEL_READING.MESSAGE));
   }
 
   /** True when the picture now waits to be read; false when it was read or is under way. */

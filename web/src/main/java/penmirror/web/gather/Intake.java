@@ -6,7 +6,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.Semaphore;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
@@ -16,6 +15,7 @@ import penmirror.core.figure.View;
 import penmirror.core.file.PictureLimits;
 import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
+import penmirror.web.evidence.Desk;
 import penmirror.web.evidence.PixelReading;
 import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work;
@@ -31,16 +31,20 @@ public class Intake {
   private final WorkStore works;
   private final PictureCopies copies;
   private final PixelReading pixelReading;
+  private final Desk desk;
   private final MessageSource messages;
   private final PictureReader reader = new PictureReader();
 
-  /** One picture is decoded at a time: a large one takes a hundred megabytes. */
-  private final Semaphore desk = new Semaphore(1, true);
-
-  Intake(WorkStore works, PictureCopies copies, PixelReading pixelReading, MessageSource messages) {
+  Intake(
+      WorkStore works,
+      PictureCopies copies,
+      PixelReading pixelReading,
+      Desk desk,
+      MessageSource messages) {
     this.works = works;
     this.copies = copies;
     this.pixelReading = pixelReading;
+    this.desk = desk;
     this.messages = messages;
   }
 
@@ -67,22 +71,16 @@ public class Intake {
 
   public Outcome take(
       long studyId, byte[] bytes, Role role, String title, String credit, View view) {
-    NewPicture picture;
-    try {
-      desk.acquireUninterruptibly();
-      try {
-        PictureReader.Opened opened = reader.open(bytes);
-        picture = NewPicture.of(bytes, opened);
-        WorkStore.Placed placed = works.take(studyId, picture, role, title, credit, view);
-        if (!placed.isNew()) {
-          return new AlreadyHere(placed.work());
-        }
-        copies.make(picture.sha256(), opened);
-        pixelReading.ask(picture.sha256());
-        return new Taken(placed.work().id(), opened.profile() == PictureReader.Profile.BROKEN);
-      } finally {
-        desk.release();
+    try (Desk.Place place = desk.forTakingIn()) {
+      PictureReader.Opened opened = reader.open(bytes);
+      NewPicture picture = NewPicture.of(bytes, opened);
+      WorkStore.Placed placed = works.take(studyId, picture, role, title, credit, view);
+      if (!placed.isNew()) {
+        return new AlreadyHere(placed.work());
       }
+      copies.make(picture.sha256(), opened);
+      pixelReading.ask(picture.sha256());
+      return new Taken(placed.work().id(), opened.profile() == PictureReader.Profile.BROKEN);
     } catch (UnusablePictureException e) {
       return new Refused(String.valueOf(e.getMessage()));
     }

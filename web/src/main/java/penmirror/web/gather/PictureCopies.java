@@ -2,7 +2,6 @@ package penmirror.web.gather;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
 import penmirror.core.file.PictureFormat;
 import penmirror.core.file.PictureReader;
@@ -10,6 +9,7 @@ import penmirror.core.file.PngWriter;
 import penmirror.core.file.Renditions;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.raster.Picture;
+import penmirror.web.evidence.Desk;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.PictureStore.PictureFile;
@@ -26,10 +26,11 @@ class PictureCopies {
   private static final int FULL_SIZE = 0;
 
   private final PictureStore pictures;
-  private final Semaphore desk = new Semaphore(1, true);
+  private final Desk desk;
 
-  PictureCopies(PictureStore pictures) {
+  PictureCopies(PictureStore pictures, Desk desk) {
     this.pictures = pictures;
+    this.desk = desk;
   }
 
   /** The copies that will be wanted first. */
@@ -62,8 +63,7 @@ class PictureCopies {
   }
 
   private PictureFile made(String sha256, int longerSide) {
-    desk.acquireUninterruptibly();
-    try {
+    try (Desk.Place place = desk.forTakingIn()) {
       // Somebody may have made it while this one waited.
       Optional<PictureFile> before = pictures.rendition(sha256, longerSide);
       if (before.isPresent()) {
@@ -75,8 +75,6 @@ class PictureCopies {
       return copy;
     } catch (UnusablePictureException e) {
       throw new IllegalStateException("A kept picture cannot be opened any more: " + sha256, e);
-    } finally {
-      desk.release();
     }
   }
 

@@ -15,6 +15,7 @@ import penmirror.core.coverage.Sight;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.PixelReadings;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.studies.WallStore;
 import penmirror.web.studies.Work;
@@ -29,13 +30,19 @@ public class Wall {
   private final WorkStore works;
   private final WallStore places;
   private final EvidenceFinder evidence;
+  private final MarkingStore markings;
   private final PixelReadingStore pixelReadings;
 
   Wall(
-      WorkStore works, WallStore places, EvidenceFinder evidence, PixelReadingStore pixelReadings) {
+      WorkStore works,
+      WallStore places,
+      EvidenceFinder evidence,
+      MarkingStore markings,
+      PixelReadingStore pixelReadings) {
     this.works = works;
     this.places = places;
     this.evidence = evidence;
+    this.markings = markings;
     this.pixelReadings = pixelReadings;
   }
 
@@ -92,18 +99,19 @@ public class Wall {
   public record Row(Work.Role role, List<Tile> tiles) {}
 
   public List<Row> rows(long studyId, Order order) {
-    Map<Long, WallStore.Place> placed = places.places(studyId);
-    Optional<Long> anchor = places.anchor(studyId);
+    // Asked for once and not once a work: a wall may hold hundreds.
+    Known known =
+        new Known(
+            markings.newestOf(studyId),
+            pixelReadings.progressOf(studyId),
+            works.saidPartsOf(studyId),
+            places.places(studyId),
+            places.anchor(studyId));
     List<Row> rows = new ArrayList<>();
     for (Work.Role role : ROLES) {
       List<Tile> tiles =
           works.inRole(studyId, role).stream()
-              .map(
-                  work ->
-                      tile(
-                          work,
-                          Optional.ofNullable(placed.get(work.id())),
-                          anchor.filter(id -> id == work.id()).isPresent()))
+              .map(work -> tile(work, known))
               .sorted(comparator(order))
               .toList();
       if (!tiles.isEmpty()) {
@@ -113,15 +121,23 @@ public class Wall {
     return rows;
   }
 
-  private Tile tile(Work work, Optional<WallStore.Place> place, boolean isAnchor) {
-    Marks marks = evidence.of(work).marks();
+  /** What is known of a study's works, each by its id or its picture. */
+  private record Known(
+      Map<Long, Marks> marks,
+      Map<String, PixelReadingStore.Progress> pixels,
+      Map<Long, Map<String, Boolean>> saidParts,
+      Map<Long, WallStore.Place> places,
+      Optional<Long> anchor) {}
+
+  private static Tile tile(Work work, Known known) {
+    Marks marks = known.marks().getOrDefault(work.id(), Marks.none(work.view()));
     return new Tile(
         work,
         marks.landmarks().size(),
-        pixelReadings.progress(work.pictureSha256()),
-        sight(work, marks, saidParts(work)).parts(),
-        place,
-        isAnchor);
+        known.pixels().getOrDefault(work.pictureSha256(), PixelReadingStore.NOT_BEGUN),
+        sight(work, marks, parts(known.saidParts().getOrDefault(work.id(), Map.of()))).parts(),
+        Optional.ofNullable(known.places().get(work.id())),
+        known.anchor().filter(id -> id == work.id()).isPresent());
   }
 
   /** What a work shows by itself, before anybody said more. */
@@ -134,18 +150,9 @@ public class Wall {
         work.view(), work.tags().framing(), work.tags().lightDegrees().isPresent(), marks, said);
   }
 
-  private Map<Part, Boolean> saidParts(Work work) {
+  private static Map<Part, Boolean> parts(Map<String, Boolean> words) {
     Map<Part, Boolean> said = new EnumMap<>(Part.class);
-    works
-        .saidParts(work.id())
-        .forEach(
-            (word, shown) -> {
-              for (Part part : Part.values()) {
-                if (part.word().equals(word)) {
-                  said.put(part, shown);
-                }
-              }
-            });
+    words.forEach((word, shown) -> Part.ofWord(word).ifPresent(part -> said.put(part, shown)));
     return said;
   }
 

@@ -10,6 +10,7 @@ import static penmirror.web.storage.generated.Tables.WORK_PART;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -208,6 +209,22 @@ public class WorkStore {
         .from(WORK_PART)
         .where(WORK_PART.WORK_ID.eq(id))
         .fetchMap(WORK_PART.PART, WORK_PART.SHOWN);
+  }
+
+  /** The same of every work in a study where anything was said. */
+  public Map<Long, Map<String, Boolean>> saidPartsOf(long studyId) {
+    Map<Long, Map<String, Boolean>> said = new HashMap<>();
+    database
+        .select(WORK_PART.WORK_ID, WORK_PART.PART, WORK_PART.SHOWN)
+        .from(WORK_PART)
+        .join(WORK)
+        .on(WORK.ID.eq(WORK_PART.WORK_ID))
+        .where(WORK.STUDY_ID.eq(studyId))
+        .forEach(
+            row ->
+                said.computeIfAbsent(row.value1(), id -> new HashMap<>())
+                    .put(row.value2(), row.value3()));
+    return said;
   }
 
   @Transactional
