@@ -63,6 +63,32 @@ class WallBrowserTest extends BrowserTest {
     assertThat(page.locator(".tile")).hasCount(3);
   }
 
+  /** Stopped while it is on its way: the browser drops the line in the middle of the file. */
+  @Test
+  void anUploadCutOffHalfWayLeavesNothing() {
+    openTheWall();
+    Object sentBeforeTheCut =
+        page.evaluate(
+            "async ([base64]) => {"
+                + " const bytes = Uint8Array.from(atob(base64), c => c.charCodeAt(0));"
+                + " const body = new FormData();"
+                + " body.append('files', new Blob([bytes, new Uint8Array(50e6)]), 'long.png');"
+                + " const request = new XMLHttpRequest();"
+                + " request.open('POST', document.getElementById('take').action);"
+                + " Object.entries(window.penMirror.headers())"
+                + "   .forEach(([key, value]) => request.setRequestHeader(key, value));"
+                + " return await new Promise(done => {"
+                + "   request.upload.onprogress = event => {"
+                + "     if (event.loaded > bytes.length) { request.abort(); done(event.loaded); } };"
+                + "   request.onload = () => done(-1);"
+                + "   request.send(body); }); }",
+            List.of(Base64.getEncoder().encodeToString(source(1).png())));
+    assertThat(((Number) sentBeforeTheCut).longValue()).isBetween(1L, 49_000_000L);
+    page.waitForTimeout(1500);
+    assertThat(works.inRole(study, Work.Role.SOURCE)).isEmpty();
+    assertThat(database.fetchCount(penmirror.web.storage.generated.Tables.PICTURE)).isZero();
+  }
+
   @Test
   void severalWorksAreTaggedAtOnceAndTheTableFills() {
     take(3);
@@ -191,6 +217,7 @@ class WallBrowserTest extends BrowserTest {
     page.locator(".picked a").click();
     assertThat(page.locator(".desk svg")).isVisible();
     assertThat(page.locator(".rail")).hasCount(0);
+    assertThat(page.locator("body")).hasClass(java.util.regex.Pattern.compile("awake"));
     page.keyboard().press("g");
     assertThat(page.locator("body")).hasClass(java.util.regex.Pattern.compile("grey"));
     String part = page.locator(".desk svg").getAttribute("viewBox");

@@ -1,7 +1,6 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
@@ -12,7 +11,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
-import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.awt.Color;
@@ -21,28 +19,18 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.net.Socket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -66,7 +54,6 @@ class WallDatabaseTest extends DatabaseTest {
   @Autowired MarkingStore markings;
   @Autowired SheetMaker sheets;
   @Autowired Intake intake;
-  @LocalServerPort int port;
 
   private long study;
   private String base;
@@ -142,60 +129,6 @@ class WallDatabaseTest extends DatabaseTest {
       assertThat(sources()).hasSize(1);
     } finally {
       hands.shutdownNow();
-    }
-  }
-
-  /** The whole request is taken in; half of it, before the line goes dead, leaves nothing. */
-  @Test
-  void anUploadCutOffHalfWayLeavesNothing() throws Exception {
-    byte[] png = source(1).png();
-    send(png, png.length / 2);
-    Thread.sleep(700);
-    assertThat(sources()).isEmpty();
-    assertThat(database.fetchCount(PICTURE)).isZero();
-    send(png, png.length);
-    await().atMost(Duration.ofSeconds(20)).until(() -> sources().size() == 1);
-  }
-
-  /** Speaks HTTP by hand, with the token a page would have. */
-  private void send(byte[] png, int count) throws Exception {
-    HttpResponse<String> page =
-        HttpClient.newHttpClient()
-            .send(
-                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + base + "/gather"))
-                    .build(),
-                HttpResponse.BodyHandlers.ofString());
-    Matcher token =
-        Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"").matcher(page.body());
-    assertThat(token.find()).isTrue();
-    String cookie = page.headers().firstValue("set-cookie").orElseThrow().split(";")[0];
-    String head =
-        "--cut\r\nContent-Disposition: form-data; name=\"files\"; filename=\"a.png\"\r\n"
-            + "Content-Type: image/png\r\n\r\n";
-    String tail = "\r\n--cut--\r\n";
-    try (Socket socket = new Socket("127.0.0.1", port)) {
-      OutputStream out = socket.getOutputStream();
-      out.write(
-          ("POST "
-                  + base
-                  + "/works HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: "
-                  + cookie
-                  + "\r\nX-XSRF-TOKEN: "
-                  + token.group(1)
-                  + "\r\nContent-Type: multipart/form-data; boundary=cut\r\nContent-Length: "
-                  + (head.length() + png.length + tail.length())
-                  + "\r\n\r\n"
-                  + head)
-              .getBytes(StandardCharsets.US_ASCII));
-      out.write(png, 0, count);
-      if (count == png.length) {
-        out.write(tail.getBytes(StandardCharsets.US_ASCII));
-      }
-      out.flush();
-      if (count == png.length) {
-        byte[] answer = socket.getInputStream().readNBytes(15);
-        assertThat(new String(answer, StandardCharsets.US_ASCII)).startsWith("HTTP/1.1 200");
-      }
     }
   }
 

@@ -62,6 +62,9 @@ public final class GuideSvg {
     out.writeStartElement("title");
     out.writeCharacters(Wording.text("guide.title", plan.styleName()));
     out.writeEndElement();
+    out.writeStartElement("desc");
+    out.writeCharacters(Wording.text("file.caution"));
+    out.writeEndElement();
     bands();
     grid();
     group("axis", () -> line(axis, 0, axis, height, BLUE, hair, ""));

@@ -11,6 +11,7 @@ import penmirror.core.colour.OkLab;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.Wording;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.PaletteColour;
 import penmirror.core.style.Rule;
@@ -40,6 +41,7 @@ public final class StyleFile {
     ObjectNode document = Json.object();
     document.put("format", FORMAT).put("version", VERSION);
     document.put("name", sheet.name());
+    document.put("caution", Wording.text("file.caution"));
     document.putObject("scope").put("view", sheet.view().word());
     ArrayNode works = document.putArray("works");
     sheet.works().forEach(work -> write(works.addObject(), work));
@@ -102,6 +104,7 @@ public final class StyleFile {
     node.put("title", work.title());
     node.put("credit", work.credit());
     node.put("view", work.view().word());
+    node.put("weight", work.weight());
     ObjectNode readings = node.putObject("readings");
     work.values().forEach((measure, value) -> readings.put(measure.key(), value));
     PixelReadingsJson.swatches(node.putArray("swatches"), work.swatches());
@@ -138,7 +141,17 @@ public final class StyleFile {
         node.path("credit").asString(""),
         view(node.path("view").asString("front")),
         values,
-        PixelReadingsJson.swatches(node.path("swatches")));
+        PixelReadingsJson.swatches(node.path("swatches")),
+        weight(node));
+  }
+
+  /** How much the work counts; once where an older file does not say. */
+  private static double weight(JsonNode node) throws FormatException {
+    double weight = node.path("weight").asDouble(1);
+    if (!(weight > 0)) {
+      throw new FormatException("A work's weight lies above 0, got " + weight + ".");
+    }
+    return weight;
   }
 
   /** Empty for a measure this version does not know. */

@@ -59,6 +59,38 @@ public final class Sample {
     return Median.withDefaults().evaluate(sorted);
   }
 
+  /**
+   * The value with half of the weight on either side; the mean of two where the halves meet between
+   * them. With equal weights it is the median.
+   *
+   * @param weights one above 0 for each value
+   */
+  public static double weightedMedian(double[] values, double[] weights) {
+    if (values.length == 0 || values.length != weights.length) {
+      throw new IllegalArgumentException(
+          "A weighted median needs as many weights as values, got "
+              + values.length
+              + " values and "
+              + weights.length
+              + " weights.");
+    }
+    Integer[] order = new Integer[values.length];
+    Arrays.setAll(order, i -> i);
+    Arrays.sort(order, java.util.Comparator.comparingDouble(i -> values[i]));
+    double half = Arrays.stream(weights).sum() / 2;
+    double before = 0;
+    for (int i = 0; i < order.length; i++) {
+      before += weights[order[i]];
+      if (Math.abs(before - half) < 1e-12 * half && i + 1 < order.length) {
+        return (values[order[i]] + values[order[i + 1]]) / 2;
+      }
+      if (before > half) {
+        return values[order[i]];
+      }
+    }
+    return values[order[order.length - 1]];
+  }
+
   /** Sample standard deviation with n − 1 below; 0 for one value. */
   public double standardDeviation() {
     return StandardDeviation.of(sorted).getAsDouble();

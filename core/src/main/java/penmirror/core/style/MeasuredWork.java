@@ -16,6 +16,7 @@ import penmirror.core.measure.PixelReadings;
  * One picture with what was read from it.
  *
  * @param id how the owner knows the work; its number on the wall or its file name
+ * @param weight how much it counts in the middle of a rule against other works, above 0
  * @param values in the unit of each measure; measures without a reading are absent
  */
 public record MeasuredWork(
@@ -24,11 +25,30 @@ public record MeasuredWork(
     String credit,
     View view,
     Map<Measure, Double> values,
-    List<Swatch> swatches) {
+    List<Swatch> swatches,
+    double weight) {
 
   public MeasuredWork {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
     swatches = List.copyOf(swatches);
+    if (!(weight > 0) || Double.isInfinite(weight)) {
+      throw new IllegalArgumentException("A work's weight lies above 0, got " + weight);
+    }
+  }
+
+  /** A work that counts once. */
+  public MeasuredWork(
+      String id,
+      String title,
+      String credit,
+      View view,
+      Map<Measure, Double> values,
+      List<Swatch> swatches) {
+    this(id, title, credit, view, values, swatches, 1);
+  }
+
+  public MeasuredWork weighing(double newWeight) {
+    return new MeasuredWork(id, title, credit, view, values, swatches, newWeight);
   }
 
   public static MeasuredWork of(String id, String title, String credit, Evidence evidence) {
@@ -50,6 +70,6 @@ public record MeasuredWork(
   public MeasuredWork without(Predicate<Measure> measures) {
     Map<Measure, Double> kept = new LinkedHashMap<>(values);
     kept.keySet().removeIf(measures);
-    return new MeasuredWork(id, title, credit, view, kept, swatches);
+    return new MeasuredWork(id, title, credit, view, kept, swatches, weight);
   }
 }

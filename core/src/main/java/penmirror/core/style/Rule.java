@@ -31,12 +31,19 @@ public record Rule(
   /** How much the shipped spread counts against the works' own, in works. */
   private static final double PRIOR_WORKS = 4;
 
-  /** A rule over the given values, before weights are shared out within groups. */
-  static Rule over(Measure measure, List<Double> values, int worksInScope) {
-    Sample scaled =
-        Sample.of(values.stream().mapToDouble(v -> measure.scale().toScale(v)).toArray());
+  /**
+   * A rule over works that all have the measure, before weights are shared out within groups. Its
+   * middle heeds how much each work counts; its spread does not.
+   */
+  static Rule over(Measure measure, List<MeasuredWork> works, int worksInScope) {
+    double[] values =
+        works.stream()
+            .mapToDouble(work -> measure.scale().toScale(work.values().get(measure)))
+            .toArray();
+    double[] weights = works.stream().mapToDouble(MeasuredWork::weight).toArray();
+    Sample scaled = Sample.of(values);
     double tolerance = tolerance(measure, scaled);
-    double share = values.size() / (double) worksInScope;
+    double share = values.length / (double) worksInScope;
     Strength strength = Strength.of(tolerance, measure.spreadAmongStyles(), share);
     double weight =
         strength == Strength.FREE
@@ -44,10 +51,10 @@ public record Rule(
             : share * Math.log1p(measure.spreadAmongStyles() / tolerance) / Math.log(2);
     return new Rule(
         measure,
-        measure.scale().fromScale(scaled.median()),
+        measure.scale().fromScale(Sample.weightedMedian(values, weights)),
         scaled.spread(),
         tolerance,
-        values.size(),
+        values.length,
         strength,
         weight);
   }

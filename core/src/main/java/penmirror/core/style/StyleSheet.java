@@ -84,13 +84,10 @@ public record StyleSheet(
     List<Rule> rules = new ArrayList<>();
     for (Measure measure : MeasureCatalogue.all()) {
       List<MeasuredWork> scope = works.stream().filter(w -> inScope(measure, w, view)).toList();
-      List<Double> values =
-          scope.stream()
-              .filter(work -> work.values().containsKey(measure))
-              .map(work -> work.values().get(measure))
-              .toList();
-      if (!values.isEmpty()) {
-        rules.add(Rule.over(measure, values, scope.size()));
+      List<MeasuredWork> read =
+          scope.stream().filter(work -> work.values().containsKey(measure)).toList();
+      if (!read.isEmpty()) {
+        rules.add(Rule.over(measure, read, scope.size()));
       }
     }
     dropStandIn(rules);

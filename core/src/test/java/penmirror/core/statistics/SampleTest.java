@@ -89,4 +89,16 @@ class SampleTest {
     assertThatThrownBy(Sample::of).hasMessageContaining("at least one");
     assertThatThrownBy(() -> Sample.of(1, Double.NaN)).hasMessageContaining("NaN");
   }
+
+  @Test
+  void aWeightedMedianIsThatOfRepeatedValues() {
+    double[] values = {5, 1, 9, 4};
+    assertThat(Sample.weightedMedian(values, new double[] {1, 1, 1, 1}))
+        .isEqualTo(Sample.of(values).median());
+    assertThat(Sample.weightedMedian(values, new double[] {2, 1, 4, 2}))
+        .isEqualTo(Sample.of(5, 5, 1, 9, 9, 9, 9, 4, 4).median());
+    assertThat(Sample.weightedMedian(values, new double[] {0.5, 2, 0.5, 1}))
+        .isEqualTo(Sample.of(5, 1, 1, 1, 1, 9, 4, 4).median());
+    assertThat(Sample.weightedMedian(new double[] {3}, new double[] {0.5})).isEqualTo(3);
+  }
 }

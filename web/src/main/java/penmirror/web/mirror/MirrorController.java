@@ -22,6 +22,7 @@ import penmirror.web.gather.Intake;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.rules.SheetMaker;
+import penmirror.web.scope.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -36,6 +37,7 @@ class MirrorController {
   private final EvidenceFinder evidence;
   private final PixelReadingStore pixelReadings;
   private final SheetMaker sheets;
+  private final ScopeStore scopes;
   private final Rail rail;
   private final MessageSource messages;
 
@@ -46,6 +48,7 @@ class MirrorController {
       EvidenceFinder evidence,
       PixelReadingStore pixelReadings,
       SheetMaker sheets,
+      ScopeStore scopes,
       Rail rail,
       MessageSource messages) {
     this.studies = studies;
@@ -54,6 +57,7 @@ class MirrorController {
     this.evidence = evidence;
     this.pixelReadings = pixelReadings;
     this.sheets = sheets;
+    this.scopes = scopes;
     this.rail = rail;
     this.messages = messages;
   }
@@ -82,6 +86,7 @@ class MirrorController {
     Score score = new Scorer(sheet).score(evidence.of(redraw));
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
+    model.addAttribute("kind", scopes.kind(studyId));
     model.addAttribute("attempts", works.inRole(studyId, Work.Role.REDRAW));
     model.addAttribute("sources", sources);
     model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));

@@ -23,18 +23,27 @@ import penmirror.web.scope.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.WallStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
 
 /** The rules set out on a canvas of the user's own size. */
 @Controller
 class PlanController {
   private final StudyStore studies;
   private final SheetMaker sheets;
+  private final WorkStore works;
   private final WallStore places;
   private final ScopeStore scopes;
   private final Rail rail;
 
   PlanController(
-      StudyStore studies, SheetMaker sheets, WallStore places, ScopeStore scopes, Rail rail) {
+      StudyStore studies,
+      SheetMaker sheets,
+      WorkStore works,
+      WallStore places,
+      ScopeStore scopes,
+      Rail rail) {
+    this.works = works;
     this.studies = studies;
     this.places = places;
     this.scopes = scopes;
@@ -97,6 +106,8 @@ class PlanController {
     model.addAttribute("plan", plan);
     model.addAttribute("improvised", places.improvised(study.id()));
     model.addAttribute("waysOut", scopes.waysOut(study.id()));
+    model.addAttribute("helpers", works.inRole(study.id(), Work.Role.HELPER));
+    model.addAttribute("process", scopes.processNotes(study.id()));
     model.addAttribute("lines", plan.lines().stream().map(LineRow::of).toList());
     model.addAttribute("fault", fault.orElse(null));
     model.addAttribute("empty", plan.lines().size() <= 2);

@@ -62,7 +62,7 @@ public class SheetMaker {
   }
 
   private MeasuredWork measured(Work work) {
-    return MeasuredWork.of(
-        Long.toString(work.id()), work.title(), work.credit(), evidence.of(work));
+    return MeasuredWork.of(Long.toString(work.id()), work.title(), work.credit(), evidence.of(work))
+        .weighing(work.tags().weight());
   }
 }

@@ -43,7 +43,7 @@ public class ScopeStore {
    * @param minute of the recording, if there is one
    * @param stage such as line or flats; empty for any
    */
-  record ProcessNote(long id, OptionalInt minute, String stage, String text) {}
+  public record ProcessNote(long id, OptionalInt minute, String stage, String text) {}
 
   Scope scope(long studyId) {
     return database
@@ -56,6 +56,11 @@ public class ScopeStore {
                     StudyKind.ofWord(row.value1()),
                     row.value2(),
                     Optional.ofNullable(row.value3())));
+  }
+
+  /** The word of the study's kind, by which its texts are keyed. */
+  public String kind(long studyId) {
+    return scope(studyId).kind().word();
   }
 
   void describe(long studyId, String name, String illustrator, String reason, String credit) {
@@ -162,7 +167,7 @@ public class ScopeStore {
         .execute();
   }
 
-  List<ProcessNote> processNotes(long studyId) {
+  public List<ProcessNote> processNotes(long studyId) {
     return database
         .selectFrom(PROCESS_NOTE)
         .where(PROCESS_NOTE.STUDY_ID.eq(studyId))
