@@ -8,13 +8,14 @@
   const study = document.body.dataset.study;
   const isFree = work.dataset.free === 'true';
   const tiles = () => [...document.querySelectorAll('.tile')];
-  const kept = (name, value) => `pen-mirror-wall-${name}-${study}${value ?? ''}`;
+  const kept = (name) => `pen-mirror-wall-${name}-${study}`;
 
   /* ---------- zoom ---------- */
-  let zoom = Number(localStorage.getItem(kept('zoom'))) || 1;
+  const ZOOM = kept(isFree ? 'zoom-free' : 'zoom-rows');
+  let zoom = Number(localStorage.getItem(ZOOM)) || 1;
   const setZoom = (next) => {
     zoom = Math.max(0.15, Math.min(5, next));
-    localStorage.setItem(kept('zoom'), String(zoom));
+    localStorage.setItem(ZOOM, String(zoom));
     lay();
   };
 
@@ -91,7 +92,7 @@
     if (!isFree) { setZoom(1); return; }
     const right = Math.max(...tiles().map((t) => numberOf(t, 'x') + numberOf(t, 'width')));
     const bottom = Math.max(...tiles().map((t) => numberOf(t, 'y') + numberOf(t, 'width') / numberOf(t, 'ratio') + 30));
-    setZoom(Math.min((work.clientWidth - 30) / (right + 20), (work.clientHeight - 70) / (bottom + 20)));
+    setZoom(Math.min(1, (work.clientWidth - 30) / (right + 20), (work.clientHeight - 70) / (bottom + 20)));
     work.scrollTo(0, 0);
   };
 
@@ -441,5 +442,7 @@
 
   new ResizeObserver(() => lay()).observe(work);
   look(sessionStorage.getItem('pen-mirror-look') ?? 'colour');
-  lay();
+  // Freely placed works may reach far: the first look is at all of them.
+  if (isFree && !localStorage.getItem(ZOOM)) fit();
+  else lay();
 })();

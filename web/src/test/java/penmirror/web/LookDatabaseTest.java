@@ -96,6 +96,7 @@ class LookDatabaseTest extends DatabaseTest {
         .isLessThan(suggested.indexOf(works.require(study, pell).title()))
         .isPositive();
     assertThat(suggested).contains("a mirrored copy fits");
+    assertThat(page).contains("name=\"mirrored\" value=\"true\"");
   }
 
   @Test
@@ -192,6 +193,13 @@ class LookDatabaseTest extends DatabaseTest {
         .containsPattern("value=\"TRACE\" selected=\"selected\"")
         .containsPattern("value=\"eyes\" selected=\"selected\"")
         .contains("Trains the eye");
+    // What is seen is counted inside the part.
+    String wall =
+        mvc.perform(get("/studies/" + copy + "/gather"))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(wall).contains("data-part=\"eyes\"").doesNotContain("data-part=\"hands\"");
   }
 
   @Test

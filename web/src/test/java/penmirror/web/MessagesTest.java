@@ -6,15 +6,23 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Properties;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import penmirror.core.coverage.CharacterGaps;
+import penmirror.core.coverage.Part;
+import penmirror.core.coverage.Trait;
+import penmirror.core.figure.Framing;
+import penmirror.core.figure.Kind;
 import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Turn;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.PixelReader;
+import penmirror.web.gather.Wall;
 
 class MessagesTest {
   private static final Path RESOURCES = Path.of("src/main/resources");
@@ -54,6 +62,39 @@ class MessagesTest {
     }
     for (PixelReader.Step step : PixelReader.Step.values()) {
       assertThat(messages).containsKey("measure.step." + step.name());
+    }
+  }
+
+  @Test
+  void everyWordThatCanBeChosenHasItsText() throws IOException {
+    Properties messages = messages();
+    for (Part part : Part.values()) {
+      assertThat(messages).containsKey("part." + part.word());
+    }
+    for (Trait trait : Trait.values()) {
+      assertThat(messages).containsKey("trait." + trait.word());
+    }
+    for (Framing framing : Framing.values()) {
+      assertThat(messages).containsKey("framing." + framing.word());
+    }
+    for (Turn turn : Turn.values()) {
+      assertThat(messages).containsKey("turn." + turn.word());
+    }
+    for (Kind kind : Kind.values()) {
+      assertThat(messages).containsKey("kind." + kind.word());
+    }
+    for (Wall.Order order : Wall.Order.values()) {
+      assertThat(messages).containsKey("gather.order." + order.word());
+    }
+    for (CharacterGaps.Way way : CharacterGaps.Way.values()) {
+      String word = way.name().toLowerCase(Locale.ROOT).replace('_', '-');
+      assertThat(messages).containsKeys("scope.way." + way.name(), "way." + word);
+    }
+    for (CharacterGaps.Tally tally : CharacterGaps.Tally.values()) {
+      assertThat(messages).containsKey("scope.tally." + tally.name());
+    }
+    for (int degrees = 0; degrees < 360; degrees += 45) {
+      assertThat(messages).containsKey("light." + degrees);
     }
   }
 

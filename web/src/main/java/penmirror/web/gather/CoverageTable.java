@@ -47,7 +47,10 @@ class CoverageTable {
 
   record Table(List<Line> lines, List<Cost> costs, int covered, int needed) {}
 
-  Table of(long studyId, List<Wall.Tile> sources) {
+  /**
+   * @param only the one part a study looks at; empty for all
+   */
+  Table of(long studyId, List<Wall.Tile> sources, Optional<Part> only) {
     Coverage coverage =
         Coverage.of(
             sources.stream()
@@ -59,6 +62,9 @@ class CoverageTable {
     int covered = 0;
     int needed = 0;
     for (Part part : Part.values()) {
+      if (only.filter(p -> p != part).isPresent()) {
+        continue;
+      }
       List<Cell> cells = new ArrayList<>();
       for (View view : View.values()) {
         Coverage.State state = coverage.state(part, view);
@@ -70,7 +76,15 @@ class CoverageTable {
       }
       lines.add(new Line(part, cells));
     }
-    List<Cost> costs = sources.isEmpty() ? List.of() : costs(coverage, improvised);
+    List<Cost> costs =
+        sources.isEmpty()
+            ? List.of()
+            : costs(coverage, improvised).stream()
+                .filter(
+                    cost ->
+                        cost.part().isEmpty()
+                            || only.filter(p -> !p.word().equals(cost.part())).isEmpty())
+                .toList();
     return new Table(lines, costs, covered, needed);
   }
 

@@ -38,6 +38,7 @@ import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.scope.ScopeStore;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Study;
@@ -59,6 +60,7 @@ class GatherController {
   private final Wall wall;
   private final LookAlikes lookAlikes;
   private final CoverageTable coverage;
+  private final ScopeStore scopes;
   private final Rail rail;
   private final MessageSource messages;
 
@@ -73,6 +75,7 @@ class GatherController {
       Wall wall,
       LookAlikes lookAlikes,
       CoverageTable coverage,
+      ScopeStore scopes,
       Rail rail,
       MessageSource messages) {
     this.studies = studies;
@@ -85,6 +88,7 @@ class GatherController {
     this.wall = wall;
     this.lookAlikes = lookAlikes;
     this.coverage = coverage;
+    this.scopes = scopes;
     this.rail = rail;
     this.messages = messages;
   }
@@ -366,7 +370,7 @@ class GatherController {
     model.addAttribute("orders", Wall.Order.values());
     model.addAttribute("order", order);
     model.addAttribute("free", places.isFree(study.id()));
-    model.addAttribute("coverage", coverage.of(study.id(), sources));
+    model.addAttribute("coverage", coverage.of(study.id(), sources, scopes.part(study.id())));
     model.addAttribute(
         "alike", lookAlikes.undecided(study.id(), tiles.stream().map(Wall.Tile::work).toList()));
     model.addAttribute(

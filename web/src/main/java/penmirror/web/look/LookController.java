@@ -111,7 +111,10 @@ class LookController {
                         p == part))
             .toList());
     model.addAttribute("picked", picked(picks, byId, part));
-    model.addAttribute("suggested", suggested(studyId, tiles, part));
+    List<Suggested> suggested = suggested(tiles, part);
+    model.addAttribute("suggested", suggested);
+    model.addAttribute(
+        "mirrored", suggested.stream().anyMatch(s -> s.work().id() == workId && s.mirrored()));
     model.addAttribute("boxes", picks.stream().filter(p -> p.workId() == workId).toList());
     model.addAttribute("notes", looks.notes(workId));
     return "look/page";
@@ -226,7 +229,7 @@ class LookController {
   }
 
   /** Closest to the character as it is tagged, or to a plain front figure before there is one. */
-  private static List<Suggested> suggested(long studyId, List<Wall.Tile> tiles, Part part) {
+  private static List<Suggested> suggested(List<Wall.Tile> tiles, Part part) {
     Case inHand =
         tiles.stream()
             .filter(tile -> tile.work().role() == Work.Role.CHARACTER)

@@ -16,6 +16,7 @@ import java.util.OptionalInt;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
 import penmirror.core.measure.MeasureGroup;
 
@@ -61,6 +62,11 @@ public class ScopeStore {
   /** The word of the study's kind, by which its texts are keyed. */
   public String kind(long studyId) {
     return scope(studyId).kind().word();
+  }
+
+  /** The one part a study looks at; empty for all. */
+  public Optional<Part> part(long studyId) {
+    return Part.ofWord(scope(studyId).part());
   }
 
   void describe(long studyId, String name, String illustrator, String reason, String credit) {
