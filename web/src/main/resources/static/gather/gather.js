@@ -390,6 +390,20 @@
     event.preventDefault();
     setZoom(zoom * (event.deltaY < 0 ? 1.1 : 0.9));
   }, { passive: false });
+  // The grey itself is dragged to pan.
+  let pan = null;
+  work.addEventListener('pointerdown', (event) => {
+    if (event.button !== 0 || event.pointerType === 'touch' || event.target.closest('a, button, form, label, li, section.alike')) return;
+    pan = { x: event.clientX + work.scrollLeft, y: event.clientY + work.scrollTop };
+    work.classList.add('panning');
+  });
+  document.addEventListener('pointermove', (event) => {
+    if (pan) work.scrollTo(pan.x - event.clientX, pan.y - event.clientY);
+  });
+  ['pointerup', 'pointercancel'].forEach((name) => document.addEventListener(name, () => {
+    pan = null;
+    work.classList.remove('panning');
+  }));
   const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
   document.addEventListener('keydown', (event) => {
     if (window.penMirror.typing(event)) return;

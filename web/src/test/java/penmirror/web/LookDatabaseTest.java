@@ -240,6 +240,13 @@ class LookDatabaseTest extends DatabaseTest {
     assertThat(page.indexOf("two circles first"))
         .isPositive()
         .isLessThan(page.indexOf("outline in one go"));
+    mvc.perform(process("20", "shade-blend", "one multiply layer"));
+    String plan = mvc.perform(get(base + "/plan")).andReturn().getResponse().getContentAsString();
+    assertThat(plan.replaceAll("<[^>]+>", "").replaceAll("\\s+", " "))
+        .contains("Order seen rough → line → shading by a blend layer");
+    mvc.perform(get(base + "/plan/guide.svg"))
+        .andExpect(content().string(containsString("one multiply layer")))
+        .andExpect(content().string(containsString("A study, made to learn from")));
   }
 
   private MockHttpServletRequestBuilder pick(

@@ -167,6 +167,41 @@ class WallDatabaseTest extends DatabaseTest {
     assertThat(original).isEqualTo(source(1).png());
   }
 
+  /** Where a picture was taken and with what is nobody's business but the owner's. */
+  @Test
+  void copiesAndFramedFiguresKeepNoCameraData() throws Exception {
+    BufferedImage image = ImageIO.read(new ByteArrayInputStream(source(1).png()));
+    ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+    ImageIO.write(image, "jpg", jpeg);
+    byte[] plain = jpeg.toByteArray();
+    byte[] note = "Exif\0\0MM\0*\0\0\0\10\0\0GPS 53.1, 8.2".getBytes(StandardCharsets.ISO_8859_1);
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    out.write(plain, 0, 2);
+    out.write(new byte[] {(byte) 0xFF, (byte) 0xE1, 0, (byte) (note.length + 2)});
+    out.write(note);
+    out.write(plain, 2, plain.length - 2);
+    long id = take(out.toByteArray(), "Pell");
+    String sha = works.require(study, id).pictureSha256();
+    mvc.perform(
+        post(base + "/works/" + id + "/figures")
+            .param("x", "50")
+            .param("y", "50")
+            .param("width", "200")
+            .param("height", "200")
+            .with(csrf()));
+    String framed = sources().get(1).pictureSha256();
+    for (String path : List.of("/pictures/" + sha + "/480", "/pictures/" + framed)) {
+      byte[] shown = mvc.perform(get(path)).andReturn().getResponse().getContentAsByteArray();
+      assertThat(new String(shown, StandardCharsets.ISO_8859_1)).doesNotContain("GPS 53");
+    }
+    byte[] original =
+        mvc.perform(get("/pictures/" + sha + "/original"))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    assertThat(new String(original, StandardCharsets.ISO_8859_1)).contains("GPS 53");
+  }
+
   /** An SVG could run scripts, so only its pixels are shown. */
   @Test
   void anSvgIsShownAsPixels() throws Exception {

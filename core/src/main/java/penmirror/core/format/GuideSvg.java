@@ -41,10 +41,18 @@ public final class GuideSvg {
   }
 
   public static String write(GuidePlan plan) {
+    return write(plan, List.of());
+  }
+
+  /**
+   * @param beside what is looked at beside the guide, with its credit; noted in the file and not
+   *     drawn
+   */
+  public static String write(GuidePlan plan, List<String> beside) {
     StringWriter text = new StringWriter();
     try {
       XMLStreamWriter out = XMLOutputFactory.newFactory().createXMLStreamWriter(text);
-      new GuideSvg(plan, out).write();
+      new GuideSvg(plan, out).write(beside);
       out.flush();
     } catch (XMLStreamException e) {
       throw new IllegalStateException("The guide could not be written.", e);
@@ -52,7 +60,7 @@ public final class GuideSvg {
     return text.toString();
   }
 
-  private void write() throws XMLStreamException {
+  private void write(List<String> beside) throws XMLStreamException {
     int width = plan.canvas().widthPixels();
     int height = plan.canvas().heightPixels();
     out.writeStartDocument("UTF-8", "1.0");
@@ -64,6 +72,9 @@ public final class GuideSvg {
     out.writeEndElement();
     out.writeStartElement("desc");
     out.writeCharacters(Wording.text("file.caution"));
+    for (String note : beside) {
+      out.writeCharacters("\n" + note);
+    }
     out.writeEndElement();
     bands();
     grid();

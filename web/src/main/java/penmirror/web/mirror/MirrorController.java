@@ -87,6 +87,11 @@ class MirrorController {
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
     model.addAttribute("kind", scopes.kind(studyId));
+    model.addAttribute(
+        "traced",
+        scopes.tracedGroups(studyId).stream()
+            .map(group -> text("group." + group.name().toLowerCase(Locale.ROOT)))
+            .toList());
     model.addAttribute("attempts", works.inRole(studyId, Work.Role.REDRAW));
     model.addAttribute("sources", sources);
     model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));

@@ -1,5 +1,7 @@
 package penmirror.web.plan;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -19,6 +21,7 @@ import penmirror.core.planning.GuidePlan.Line;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.rules.SheetMaker;
+import penmirror.web.scope.Process;
 import penmirror.web.scope.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
@@ -97,7 +100,7 @@ class PlanController {
       answer.header(
           HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + studyId + ".svg\"");
     }
-    return answer.body(GuideSvg.write(plan(study)));
+    return answer.body(GuideSvg.write(plan(study), shownBeside(study)));
   }
 
   private void fill(Model model, Study study, Optional<String> fault) {
@@ -107,7 +110,9 @@ class PlanController {
     model.addAttribute("improvised", places.improvised(study.id()));
     model.addAttribute("waysOut", scopes.waysOut(study.id()));
     model.addAttribute("helpers", works.inRole(study.id(), Work.Role.HELPER));
-    model.addAttribute("process", scopes.processNotes(study.id()));
+    List<ScopeStore.ProcessNote> notes = scopes.processNotes(study.id());
+    model.addAttribute("process", notes);
+    model.addAttribute("seenProcess", Process.of(notes));
     model.addAttribute("lines", plan.lines().stream().map(LineRow::of).toList());
     model.addAttribute("fault", fault.orElse(null));
     model.addAttribute("empty", plan.lines().size() <= 2);
@@ -129,6 +134,16 @@ class PlanController {
     plan.shoulders()
         .ifPresent(s -> model.addAttribute("shoulderWidth", Wording.number(s.pixels(), 0)));
     plan.face().ifPresent(f -> model.addAttribute("faceWidth", Wording.number(f.pixels(), 0)));
+  }
+
+  /** Helpers and what was seen of the process, each with its own credit. */
+  private List<String> shownBeside(Study study) {
+    List<String> notes = new ArrayList<>();
+    works
+        .inRole(study.id(), Work.Role.HELPER)
+        .forEach(helper -> notes.add(helper.title() + ". " + helper.credit()));
+    scopes.processNotes(study.id()).forEach(note -> notes.add(note.text()));
+    return notes;
   }
 
   private GuidePlan plan(Study study) {

@@ -37,10 +37,6 @@ class ScopeController {
   private static final int LONGEST_VALUE = 60;
   private static final int LONGEST_TEXT = 500;
 
-  /** Stages a process note can belong to; the user's own order comes with the desk log. */
-  private static final List<String> STAGES =
-      List.of("gesture", "rough", "sketch", "line", "flats", "shade", "effects");
-
   private final StudyStore studies;
   private final WorkStore works;
   private final ScopeStore scopes;
@@ -107,8 +103,10 @@ class ScopeController {
     model.addAttribute(
         "shownTraits", shown.map(w -> traits.getOrDefault(w.id(), Map.of())).orElse(Map.of()));
     model.addAttribute("gaps", gaps(study, all, characters, sources, helpers, traits));
-    model.addAttribute("notes", scopes.processNotes(studyId));
-    model.addAttribute("stages", STAGES);
+    List<ScopeStore.ProcessNote> notes = scopes.processNotes(studyId);
+    model.addAttribute("notes", notes);
+    model.addAttribute("process", Process.of(notes));
+    model.addAttribute("stages", Process.STAGES);
     return "scope/page";
   }
 
@@ -277,7 +275,7 @@ class ScopeController {
               .filter(m -> m >= 0 && m < 100_000)
               .map(OptionalInt::of)
               .orElse(OptionalInt.empty()),
-          STAGES.contains(stage) ? stage : "",
+          Process.STAGES.contains(stage) ? stage : "",
           cut(text.strip(), LONGEST_TEXT));
     }
     return "redirect:/studies/" + studyId + "/scope";

@@ -103,6 +103,15 @@ public class ScopeStore {
     return kinds;
   }
 
+  /** Groups whose result says nothing about the eye, since they were traced. */
+  public List<MeasureGroup> tracedGroups(long studyId) {
+    Map<MeasureGroup, StudyKind> kinds = groupKinds(studyId);
+    StudyKind whole = scope(studyId).kind();
+    return java.util.Arrays.stream(MeasureGroup.values())
+        .filter(group -> kinds.getOrDefault(group, whole) == StudyKind.TRACE)
+        .toList();
+  }
+
   @Transactional
   void setGroupKinds(long studyId, Map<MeasureGroup, StudyKind> kinds) {
     database.deleteFrom(GROUP_KIND).where(GROUP_KIND.STUDY_ID.eq(studyId)).execute();

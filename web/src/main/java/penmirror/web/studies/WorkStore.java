@@ -67,20 +67,13 @@ public class WorkStore {
       return new Placed(same.get(), false);
     }
     pictures.keep(picture);
-    int number =
-        database
-            .select(coalesce(max(WORK.NUMBER), 0))
-            .from(WORK)
-            .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(role.word()))
-            .fetchSingle()
-            .value1();
     long id =
         database
             .insertInto(WORK)
             .set(WORK.STUDY_ID, studyId)
             .set(WORK.PICTURE_SHA256, picture.sha256())
             .set(WORK.ROLE, role.word())
-            .set(WORK.NUMBER, number + 1)
+            .set(WORK.NUMBER, nextNumber(studyId, role))
             .set(WORK.TITLE, title)
             .set(WORK.CREDIT, credit)
             .set(WORK.VIEW, view.word())
@@ -125,20 +118,13 @@ public class WorkStore {
   /** The same picture with all that was said of it, in another study; its marks not. */
   @Transactional
   public long copyInto(long studyId, Work work) {
-    int number =
-        database
-            .select(coalesce(max(WORK.NUMBER), 0))
-            .from(WORK)
-            .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(work.role().word()))
-            .fetchSingle()
-            .value1();
     long id =
         database
             .insertInto(WORK)
             .set(WORK.STUDY_ID, studyId)
             .set(WORK.PICTURE_SHA256, work.pictureSha256())
             .set(WORK.ROLE, work.role().word())
-            .set(WORK.NUMBER, number + 1)
+            .set(WORK.NUMBER, nextNumber(studyId, work.role()))
             .set(WORK.TITLE, work.title())
             .set(WORK.CREDIT, work.credit())
             .set(WORK.VIEW, work.view().word())
@@ -186,17 +172,10 @@ public class WorkStore {
     if (holding(work.studyId(), role, work.pictureSha256()).isPresent()) {
       return false;
     }
-    int number =
-        database
-            .select(coalesce(max(WORK.NUMBER), 0))
-            .from(WORK)
-            .where(WORK.STUDY_ID.eq(work.studyId()), WORK.ROLE.eq(role.word()))
-            .fetchSingle()
-            .value1();
     database
         .update(WORK)
         .set(WORK.ROLE, role.word())
-        .set(WORK.NUMBER, number + 1)
+        .set(WORK.NUMBER, nextNumber(work.studyId(), role))
         .where(WORK.ID.eq(work.id()))
         .execute();
     return true;
@@ -268,6 +247,17 @@ public class WorkStore {
             .FIRST_WORK_ID
             .eq(Math.min(one, other))
             .and(TOLD_APART.SECOND_WORK_ID.eq(Math.max(one, other))));
+  }
+
+  /** Works of one role in one study count from 1. */
+  private int nextNumber(long studyId, Role role) {
+    return 1
+        + database
+            .select(coalesce(max(WORK.NUMBER), 0))
+            .from(WORK)
+            .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(role.word()))
+            .fetchSingle()
+            .value1();
   }
 
   private List<Work> fetch(Condition... conditions) {
