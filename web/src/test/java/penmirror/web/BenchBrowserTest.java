@@ -103,8 +103,7 @@ class BenchBrowserTest extends BrowserTest {
     double[] eye = onScreen(new Point(556, 386));
     page.mouse().move(eye[0], eye[1]);
     page.mouse().wheel(0, -900);
-    page.waitForFunction(
-        "whole => document.getElementById('art').getAttribute('viewBox') !== whole", whole);
+    until("whole => document.getElementById('art').getAttribute('viewBox') !== whole", whole);
     double[] still = onScreen(new Point(556, 386));
     // The wheel tells whole pixels of the window; six times closer a pixel is six.
     assertThat(still[0]).isCloseTo(eye[0], offset(6.5));

@@ -108,6 +108,23 @@ abstract class BrowserTest extends DatabaseTest {
                                 where + ", " + violation.getId() + ": " + node.getHtml())));
   }
 
+  /**
+   * Waits until an expression is true in the page. Asked from here again and again: the page's own
+   * content policy forbids what the browser driver would do to ask by itself.
+   */
+  void until(String expression, Object... argument) {
+    long end = System.nanoTime() + 30_000_000_000L;
+    while (!Boolean.TRUE.equals(
+        argument.length == 0
+            ? page.evaluate(expression)
+            : page.evaluate(expression, argument[0]))) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("Not true within 30 s: " + expression);
+      }
+      page.waitForTimeout(50);
+    }
+  }
+
   static FilePayload payload(DrawnWork work) {
     return new FilePayload(work.fileName(), "image/png", work.png());
   }

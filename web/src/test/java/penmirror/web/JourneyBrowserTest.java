@@ -179,7 +179,7 @@ class JourneyBrowserTest extends BrowserTest {
     page.getByLabel("Height, px").fill("1760");
     page.keyboard().press("Enter");
     assertThat(page.locator(".guide img")).hasAttribute("width", "1240");
-    page.waitForFunction("document.querySelector('.guide img').naturalWidth === 1240");
+    until("document.querySelector('.guide img').naturalWidth === 1240");
     requireAccessible("plan");
   }
 

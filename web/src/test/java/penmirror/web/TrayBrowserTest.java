@@ -104,6 +104,6 @@ class TrayBrowserTest extends BrowserTest {
   }
 
   private void requireLoaded(String image) {
-    page.waitForFunction("selector => document.querySelector(selector)?.naturalWidth > 100", image);
+    until("selector => document.querySelector(selector)?.naturalWidth > 100", image);
   }
 }

@@ -186,7 +186,7 @@ class WallBrowserTest extends BrowserTest {
     page.locator("#wall").click(new Locator.ClickOptions().setPosition(600, 5));
     page.keyboard().press("+");
     page.keyboard().press("+");
-    page.waitForFunction(
+    until(
         "w => document.querySelector('.tile img').getBoundingClientRect().width > w * 1.2", width);
     button("Colour").click();
     assertThat(image).hasCSS("filter", "none");
