@@ -71,19 +71,23 @@ public class Intake {
 
   public Outcome take(
       long studyId, byte[] bytes, Role role, String title, String credit, View view) {
+    NewPicture picture;
+    List<PictureCopies.Copy> made;
     try (Desk.Place place = desk.forTakingIn()) {
       PictureReader.Opened opened = reader.open(bytes);
-      NewPicture picture = NewPicture.of(bytes, opened);
-      WorkStore.Placed placed = works.take(studyId, picture, role, title, credit, view);
-      if (!placed.isNew()) {
-        return new AlreadyHere(placed.work());
-      }
-      copies.make(picture.sha256(), opened);
-      pixelReading.ask(picture.sha256());
-      return new Taken(placed.work().id(), opened.profile() == PictureReader.Profile.BROKEN);
+      picture = NewPicture.of(bytes, opened);
+      made = PictureCopies.firstOf(opened);
     } catch (UnusablePictureException e) {
       return new Refused(String.valueOf(e.getMessage()));
     }
+    // The database writes this one while the next is opened.
+    WorkStore.Placed placed = works.take(studyId, picture, role, title, credit, view);
+    if (!placed.isNew()) {
+      return new AlreadyHere(placed.work());
+    }
+    copies.keep(picture.sha256(), made);
+    pixelReading.ask(picture.sha256());
+    return new Taken(placed.work().id(), picture.profile() == PictureReader.Profile.BROKEN);
   }
 
   /** Takes in every picture of a zip; those that cannot be used are named, the others come in. */

@@ -33,12 +33,19 @@ class PictureCopies {
     this.desk = desk;
   }
 
+  /** A copy that was made and is not kept yet. */
+  record Copy(int longerSide, PictureFile file) {}
+
   /** The copies that will be wanted first. */
-  void make(String sha256, PictureReader.Opened opened) {
-    pictures.keepRendition(sha256, AT_ONCE, small(opened.picture(), AT_ONCE));
-    if (!opened.format().isShownByBrowsers()) {
-      pictures.keepRendition(sha256, FULL_SIZE, png(opened.picture()));
-    }
+  static List<Copy> firstOf(PictureReader.Opened opened) {
+    Copy tile = new Copy(AT_ONCE, small(opened.picture(), AT_ONCE));
+    return opened.format().isShownByBrowsers()
+        ? List.of(tile)
+        : List.of(tile, new Copy(FULL_SIZE, png(opened.picture())));
+  }
+
+  void keep(String sha256, List<Copy> copies) {
+    copies.forEach(copy -> pictures.keepRendition(sha256, copy.longerSide(), copy.file()));
   }
 
   /**
