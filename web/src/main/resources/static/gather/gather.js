@@ -290,6 +290,13 @@
     entry.stop.onclick = () => entry.item.remove();
     entry.bar.remove();
   };
+  const tell = (entry, text) => {
+    const fault = document.createElement('p');
+    fault.className = 'fault';
+    fault.setAttribute('role', 'alert');
+    fault.textContent = text;
+    entry.item.append(fault);
+  };
   const next = () => {
     if (running === 0 && queue.length === 0) {
       if (anyTaken) refresh();
@@ -315,13 +322,7 @@
       const faults = [...answer.querySelectorAll('.fault')];
       if (request.status < 400) anyTaken = true;
       done(entry, faults.length ? '' : uploads.dataset.done);
-      faults.forEach((fault) => {
-        const text = document.createElement('p');
-        text.className = 'fault';
-        text.setAttribute('role', 'alert');
-        text.textContent = fault.textContent;
-        entry.item.append(text);
-      });
+      faults.forEach((fault) => tell(entry, fault.textContent));
       if (!faults.length) entry.item.remove();
     };
     request.onerror = () => done(entry, uploads.dataset.lost);
@@ -341,24 +342,22 @@
     });
     next();
   };
-  /** The wall anew, without losing what the uploads said. */
-  const refresh = async () => {
-    anyTaken = false;
-    const answer = await fetch(window.location.href);
-    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-    ['.wall-work > .empty', '#wall', '.left.flank', '.right.flank', '.rail ol'].forEach((selector) => {
-      const now = document.querySelector(selector);
-      const then = page.querySelector(selector);
-      if (now && then) now.replaceChildren(...then.childNodes);
-      else if (now && !then) now.remove();
-    });
-    const alike = page.querySelectorAll('.alike');
-    document.querySelectorAll('.alike').forEach((section) => section.remove());
-    alike.forEach((section) => wall.before(section));
-    document.dispatchEvent(new CustomEvent('wall-changed'));
-    if (uploads.children.length === 0) window.location.reload();
-    else lay();
+  /** The wall anew; what could not be taken in is told again on it. */
+  const TOLD = `pen-mirror-told-${study}`;
+  const refresh = () => {
+    const told = [...uploads.children].map((item) => ({
+      name: item.querySelector('span').textContent,
+      faults: [...item.querySelectorAll('.fault')].map((fault) => fault.textContent),
+    }));
+    sessionStorage.setItem(TOLD, JSON.stringify(told));
+    window.location.reload();
   };
+  JSON.parse(sessionStorage.getItem(TOLD) ?? '[]').forEach(({ name, faults }) => {
+    const entry = line({ name });
+    done(entry, '');
+    faults.forEach((text) => tell(entry, text));
+  });
+  sessionStorage.removeItem(TOLD);
 
   form.addEventListener('submit', (event) => event.preventDefault());
   input.addEventListener('change', () => { takeIn(input.files); form.reset(); });
