@@ -245,7 +245,7 @@ class LookDatabaseTest extends DatabaseTest {
     assertThat(plan.replaceAll("<[^>]+>", "").replaceAll("\\s+", " "))
         .contains("Order seen rough → line → shading by a blend layer");
     mvc.perform(get(base + "/plan/guide.svg"))
-        .andExpect(content().string(containsString("one multiply layer")))
+        .andExpect(content().string(containsString(">one multiply layer</text>")))
         .andExpect(content().string(containsString("A study, made to learn from")));
   }
 

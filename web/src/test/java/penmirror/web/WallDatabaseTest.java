@@ -22,6 +22,8 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -35,13 +37,17 @@ import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequestBuilder;
+import penmirror.core.coverage.Part;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
+import penmirror.core.measure.MeasureGroup;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyKind;
 import penmirror.web.studies.WallStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -52,6 +58,7 @@ class WallDatabaseTest extends DatabaseTest {
   @Autowired WorkStore works;
   @Autowired WallStore places;
   @Autowired MarkingStore markings;
+  @Autowired ScopeStore scopes;
   @Autowired SheetMaker sheets;
   @Autowired Intake intake;
 
@@ -335,6 +342,31 @@ class WallDatabaseTest extends DatabaseTest {
     assertThat(sheets.scoredSheetOf(before).rules())
         .noneMatch(rule -> rule.measure().key().startsWith("eye."));
     assertThat(sheets.sheetOf(before).rules()).hasSize(all);
+  }
+
+  /** A score says nothing of what was traced; where all is traced it says how exactly. */
+  @Test
+  void tracedGroupsAreOutOfTheScore() throws Exception {
+    long one = take(source(1).png(), "Pell");
+    markings.save(one, 0, source(1).truth());
+    Study traced = studies.require(study);
+    int all = sheets.scoredSheetOf(traced).rules().size();
+    scopes.setGroupKinds(study, Map.of(MeasureGroup.FACE, StudyKind.TRACE));
+    assertThat(sheets.scoredSheetOf(traced).rules())
+        .hasSizeLessThan(all)
+        .noneMatch(rule -> rule.measure().group() == MeasureGroup.FACE);
+    scopes.setScope(study, new ScopeStore.Scope(StudyKind.TRACE, "", Optional.empty()));
+    assertThat(sheets.scoredSheetOf(traced).rules()).hasSize(all);
+  }
+
+  @Test
+  void aStudyOfOnePartIsScoredByThatPart() throws Exception {
+    long one = take(source(1).png(), "Pell");
+    markings.save(one, 0, source(1).truth());
+    scopes.setScope(study, new ScopeStore.Scope(StudyKind.COPY, "eyes", Optional.empty()));
+    assertThat(sheets.scoredSheetOf(studies.require(study)).rules())
+        .isNotEmpty()
+        .allMatch(rule -> Part.EYES.concerns(rule.measure()));
   }
 
   @Test

@@ -2,8 +2,10 @@ package penmirror.core.format;
 
 import java.io.StringWriter;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -23,6 +25,8 @@ public final class GuideSvg {
   private static final String BLUE = "#2A80A6";
   private static final String BLUE_TEXT = "#155A78";
   private static final String BAND = "#DBEDF4";
+
+  private static final Base64.Encoder BASE64 = Base64.getEncoder();
 
   private final GuidePlan plan;
   private final XMLStreamWriter out;
@@ -45,10 +49,31 @@ public final class GuideSvg {
   }
 
   /**
-   * @param beside what is looked at beside the guide, with its credit; noted in the file and not
-   *     drawn
+   * Something looked at beside the guide, such as a photo of a pose.
+   *
+   * @param words title and credit
+   * @param picture a small copy
    */
-  public static String write(GuidePlan plan, List<String> beside) {
+  public record Beside(String words, Optional<SmallCopy> picture) {
+
+    /** A helper with its credit, which is asked for where there is none. */
+    public static Beside helper(String title, String credit, SmallCopy picture) {
+      String shown = credit.isBlank() ? Wording.text("file.credit.missing") : credit;
+      return new Beside(title + ". " + shown, Optional.of(picture));
+    }
+
+    public static Beside note(String words) {
+      return new Beside(words, Optional.empty());
+    }
+  }
+
+  /** The bytes of a small picture, which stand inside the file: a guide links to nothing. */
+  public record SmallCopy(byte[] bytes, String mediaType, int widthPixels, int heightPixels) {}
+
+  /**
+   * @param beside is drawn along the left edge, upward from the ground
+   */
+  public static String write(GuidePlan plan, List<Beside> beside) {
     StringWriter text = new StringWriter();
     try {
       XMLStreamWriter out = XMLOutputFactory.newFactory().createXMLStreamWriter(text);
@@ -60,7 +85,7 @@ public final class GuideSvg {
     return text.toString();
   }
 
-  private void write(List<String> beside) throws XMLStreamException {
+  private void write(List<Beside> beside) throws XMLStreamException {
     int width = plan.canvas().widthPixels();
     int height = plan.canvas().heightPixels();
     out.writeStartDocument("UTF-8", "1.0");
@@ -72,8 +97,9 @@ public final class GuideSvg {
     out.writeEndElement();
     out.writeStartElement("desc");
     out.writeCharacters(Wording.text("file.caution"));
-    for (String note : beside) {
-      out.writeCharacters("\n" + note);
+    if (!plan.uncredited().isEmpty()) {
+      String titles = String.join("; ", plan.uncredited());
+      out.writeCharacters("\n" + Wording.text("file.uncredited", titles));
     }
     out.writeEndElement();
     bands();
@@ -81,8 +107,35 @@ public final class GuideSvg {
     group("axis", () -> line(axis, 0, axis, height, BLUE, hair, ""));
     featureLines();
     face();
+    if (!beside.isEmpty()) {
+      group("beside", () -> beside(beside));
+    }
     out.writeEndElement();
     out.writeEndDocument();
+  }
+
+  private void beside(List<Beside> beside) throws XMLStreamException {
+    double left = 4 * hair;
+    double widest = 0.2 * plan.canvas().widthPixels();
+    double tallest = 0.09 * plan.canvas().heightPixels();
+    double bottom = plan.canvas().heightPixels() - 6 * hair;
+    for (Beside item : beside) {
+      text(left, bottom, item.words(), "start");
+      bottom -= 1.2 * textPixels;
+      if (item.picture().isPresent()) {
+        SmallCopy copy = item.picture().get();
+        double scale = Math.min(widest / copy.widthPixels(), tallest / copy.heightPixels());
+        double tall = copy.heightPixels() * scale;
+        out.writeEmptyElement("image");
+        attributes(
+            "x", number(left),
+            "y", number(bottom - tall),
+            "width", number(copy.widthPixels() * scale),
+            "height", number(tall),
+            "href", "data:" + copy.mediaType() + ";base64," + BASE64.encodeToString(copy.bytes()));
+        bottom -= tall + textPixels;
+      }
+    }
   }
 
   @FunctionalInterface

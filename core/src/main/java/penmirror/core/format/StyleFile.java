@@ -42,6 +42,9 @@ public final class StyleFile {
     document.put("format", FORMAT).put("version", VERSION);
     document.put("name", sheet.name());
     document.put("caution", Wording.text("file.caution"));
+    if (!sheet.uncredited().isEmpty()) {
+      document.put("uncredited", uncredited(sheet.uncredited()));
+    }
     document.putObject("scope").put("view", sheet.view().word());
     ArrayNode works = document.putArray("works");
     sheet.works().forEach(work -> write(works.addObject(), work));
@@ -97,6 +100,10 @@ public final class StyleFile {
 
   public String toJson() {
     return Json.pretty(document);
+  }
+
+  private static String uncredited(List<String> titles) {
+    return Wording.text("file.uncredited", String.join("; ", titles));
   }
 
   private static void write(ObjectNode node, MeasuredWork work) {

@@ -22,6 +22,7 @@ import penmirror.core.style.StyleSheet;
  * @param heads figure height in heads; empty when no rule tells it, then the plan is of a head
  *     alone
  * @param lines from the top down
+ * @param uncredited titles of the works behind it that carry no credit
  */
 public record GuidePlan(
     String styleName,
@@ -35,7 +36,8 @@ public record GuidePlan(
     Optional<Width> shoulders,
     Optional<Width> face,
     Optional<Brush> brush,
-    List<PaletteColour> swatches) {
+    List<PaletteColour> swatches,
+    List<String> uncredited) {
 
   /** Free canvas above the crown, for hair and hats, of the height. */
   private static final double MARGIN_ABOVE = 0.11;
@@ -156,7 +158,8 @@ public record GuidePlan(
           width(ProportionMeasures.SHOULDERS, head),
           width(ProportionMeasures.HEAD_ASPECT, head),
           sheet.rule(LineMeasures.WIDTH).map(this::brush),
-          sheet.palette());
+          sheet.palette(),
+          sheet.uncredited());
     }
 
     private List<Line> lines() {

@@ -54,6 +54,11 @@ public record StyleSheet(
     return rules.stream().filter(rule -> rule.measure() == measure).findFirst();
   }
 
+  /** Titles of the works that carry no credit. */
+  public List<String> uncredited() {
+    return works.stream().filter(work -> work.credit().isBlank()).map(MeasuredWork::title).toList();
+  }
+
   /** The works whose reading went into the rule of a measure. */
   public List<MeasuredWork> worksRuledOn(Measure measure) {
     return works.stream()

@@ -15,6 +15,7 @@ import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.planning.GuidePlan;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
@@ -96,6 +97,42 @@ class FilesTest {
                 StyleFile.parse(
                     json.replaceFirst("\"tolerance\" : [0-9.E-]+", "\"tolerance\" : 0")))
         .hasMessageContaining("tolerance");
+  }
+
+  @Test
+  void whatIsPassedOnNamesTheWorksWithoutACredit() {
+    assertThat(StyleFile.of(sheet()).toJson()).doesNotContain("uncredited");
+    StyleSheet sheet =
+        StyleSheet.of(
+            "Someone",
+            View.FRONT,
+            List.of(
+                MeasuredWork.of(
+                    "1", "Pell", " ", new Evidence(Canon.realistic(), Optional.empty()))));
+    assertThat(StyleFile.of(sheet).toJson()).contains("Without a credit: Pell.");
+    String guide = GuideSvg.write(GuidePlan.of(sheet, new GuidePlan.Canvas(600, 800)));
+    assertThat(guide).contains("Without a credit: Pell.").doesNotContain("id=\"beside\"");
+  }
+
+  /** Helpers stand in the guide itself, drawn, with their own credit, and link to nothing. */
+  @Test
+  void helpersAreDrawnIntoTheGuide() {
+    GuidePlan plan = GuidePlan.of(sheet(), new GuidePlan.Canvas(600, 800));
+    GuideSvg.SmallCopy copy = new GuideSvg.SmallCopy(new byte[] {1, 2, 3}, "image/jpeg", 200, 100);
+    String guide =
+        GuideSvg.write(
+            plan,
+            List.of(
+                GuideSvg.Beside.helper("Arm pose", "own photo", copy),
+                GuideSvg.Beside.helper("Brass", "", copy),
+                GuideSvg.Beside.note("outline in one go")));
+    assertThat(guide)
+        .contains("id=\"beside\"", ">Arm pose. own photo<", ">Brass. no credit yet<")
+        .contains(">outline in one go<", "href=\"data:image/jpeg;base64,AQID\"")
+        // A fifth of the canvas at the most, at the picture's own shape.
+        .contains("width=\"120.00\" height=\"60.00\"");
+    int helper = guide.indexOf("Arm pose");
+    assertThat(helper).isGreaterThan(guide.indexOf("id=\"face\""));
   }
 
   @Test

@@ -36,7 +36,7 @@ import penmirror.demoart.studio.Hands;
 import penmirror.demoart.studio.Illustration;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
-import penmirror.web.scope.ScopeStore;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;

@@ -22,7 +22,7 @@ import penmirror.web.gather.Intake;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.rules.SheetMaker;
-import penmirror.web.scope.ScopeStore;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;

@@ -22,7 +22,8 @@ import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.rules.SheetMaker;
 import penmirror.web.scope.Process;
-import penmirror.web.scope.ScopeStore;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.WallStore;
@@ -32,11 +33,15 @@ import penmirror.web.studies.WorkStore;
 /** The rules set out on a canvas of the user's own size. */
 @Controller
 class PlanController {
+  /** The tile's copy, made when a picture comes in. */
+  private static final int SMALL_COPY_PIXELS = 480;
+
   private final StudyStore studies;
   private final SheetMaker sheets;
   private final WorkStore works;
   private final WallStore places;
   private final ScopeStore scopes;
+  private final PictureStore pictures;
   private final Rail rail;
 
   PlanController(
@@ -45,8 +50,10 @@ class PlanController {
       WorkStore works,
       WallStore places,
       ScopeStore scopes,
+      PictureStore pictures,
       Rail rail) {
     this.works = works;
+    this.pictures = pictures;
     this.studies = studies;
     this.places = places;
     this.scopes = scopes;
@@ -137,13 +144,25 @@ class PlanController {
   }
 
   /** Helpers and what was seen of the process, each with its own credit. */
-  private List<String> shownBeside(Study study) {
-    List<String> notes = new ArrayList<>();
-    works
-        .inRole(study.id(), Work.Role.HELPER)
-        .forEach(helper -> notes.add(helper.title() + ". " + helper.credit()));
-    scopes.processNotes(study.id()).forEach(note -> notes.add(note.text()));
-    return notes;
+  private List<GuideSvg.Beside> shownBeside(Study study) {
+    List<GuideSvg.Beside> shown = new ArrayList<>();
+    for (Work helper : works.inRole(study.id(), Work.Role.HELPER)) {
+      pictures
+          .rendition(helper.pictureSha256(), SMALL_COPY_PIXELS)
+          .ifPresent(
+              copy ->
+                  shown.add(
+                      GuideSvg.Beside.helper(
+                          helper.title(),
+                          helper.credit(),
+                          new GuideSvg.SmallCopy(
+                              copy.bytes(),
+                              copy.mediaType(),
+                              helper.widthPixels(),
+                              helper.heightPixels()))));
+    }
+    scopes.processNotes(study.id()).forEach(note -> shown.add(GuideSvg.Beside.note(note.text())));
+    return shown;
   }
 
   private GuidePlan plan(Study study) {

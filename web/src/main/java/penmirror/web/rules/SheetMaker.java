@@ -1,11 +1,17 @@
 package penmirror.web.rules;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 import penmirror.core.coverage.Part;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureGroup;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.WallStore;
 import penmirror.web.studies.Work;
@@ -19,11 +25,13 @@ public class SheetMaker {
   private final WorkStore works;
   private final EvidenceFinder evidence;
   private final WallStore places;
+  private final ScopeStore scopes;
 
-  SheetMaker(WorkStore works, EvidenceFinder evidence, WallStore places) {
+  SheetMaker(WorkStore works, EvidenceFinder evidence, WallStore places, ScopeStore scopes) {
     this.works = works;
     this.evidence = evidence;
     this.places = places;
+    this.scopes = scopes;
   }
 
   public StyleSheet sheetOf(Study study) {
@@ -40,25 +48,34 @@ public class SheetMaker {
     return StyleSheet.of(study.illustrator(), StyleSheet.mostFrequentView(measured), measured);
   }
 
-  /** The sheet that redraws are scored by: without what will be improvised knowingly. */
+  /**
+   * The sheet that redraws are scored by: without what will be improvised knowingly and without
+   * groups that are traced, of which a score says nothing; in a study of one part, with that alone.
+   */
   public StyleSheet scoredSheetOf(Study study) {
-    List<Part> improvised =
-        places.improvised(study.id()).stream()
-            .flatMap(gap -> Part.ofWord(gap.part()).stream())
-            .toList();
-    if (improvised.isEmpty()) {
-      return sheetOf(study);
-    }
+    Predicate<Measure> outside = outsideTheScore(study.id());
     List<MeasuredWork> measured =
         works.inRole(study.id(), Work.Role.SOURCE).stream()
             .filter(work -> !work.leftOut())
             .map(this::measured)
-            .map(
-                work ->
-                    work.without(
-                        measure -> improvised.stream().anyMatch(part -> part.concerns(measure))))
+            .map(work -> work.without(outside))
             .toList();
     return StyleSheet.of(study.illustrator(), StyleSheet.mostFrequentView(measured), measured);
+  }
+
+  private Predicate<Measure> outsideTheScore(long studyId) {
+    List<Part> improvised =
+        places.improvised(studyId).stream()
+            .flatMap(gap -> Part.ofWord(gap.part()).stream())
+            .toList();
+    List<MeasureGroup> traced = scopes.tracedGroups(studyId);
+    // Where all is traced, how exactly it was traced is all there is to tell.
+    boolean allTraced = traced.containsAll(Arrays.asList(MeasureGroup.values()));
+    Optional<Part> only = scopes.part(studyId);
+    return measure ->
+        improvised.stream().anyMatch(part -> part.concerns(measure))
+            || (!allTraced && traced.contains(measure.group()))
+            || only.filter(part -> !part.concerns(measure)).isPresent();
   }
 
   private MeasuredWork measured(Work work) {

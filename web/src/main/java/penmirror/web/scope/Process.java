@@ -2,6 +2,7 @@ package penmirror.web.scope;
 
 import java.util.List;
 import java.util.Optional;
+import penmirror.web.studies.ScopeStore;
 
 /**
  * How the illustrator was seen to work.

@@ -1,9 +1,9 @@
-package penmirror.web.scope;
+package penmirror.web.studies;
 
 import java.util.Locale;
 
 /** How a study is drawn, from the closest guidance to none. Each trains something else. */
-enum StudyKind {
+public enum StudyKind {
   TRACE,
   COPY,
   MERGE,
@@ -16,7 +16,7 @@ enum StudyKind {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  static StudyKind ofWord(String word) {
+  public static StudyKind ofWord(String word) {
     for (StudyKind kind : values()) {
       if (kind.word().equals(word)) {
         return kind;

@@ -1,4 +1,4 @@
-package penmirror.web.scope;
+package penmirror.web.studies;
 
 import static penmirror.web.storage.generated.Tables.GROUP_KIND;
 import static penmirror.web.storage.generated.Tables.PROCESS_NOTE;
@@ -33,7 +33,7 @@ public class ScopeStore {
    * @param part the word of the one part it looks at, or empty for all
    * @param follows the study before it on a path
    */
-  record Scope(StudyKind kind, String part, Optional<Long> follows) {}
+  public record Scope(StudyKind kind, String part, Optional<Long> follows) {}
 
   /** How a trait nobody saw will be drawn. */
   public record WayOut(String trait, String way, String note) {}
@@ -46,7 +46,7 @@ public class ScopeStore {
    */
   public record ProcessNote(long id, OptionalInt minute, String stage, String text) {}
 
-  Scope scope(long studyId) {
+  public Scope scope(long studyId) {
     return database
         .select(STUDY.KIND, STUDY.PART, STUDY.FOLLOWS_STUDY_ID)
         .from(STUDY)
@@ -69,7 +69,8 @@ public class ScopeStore {
     return Part.ofWord(scope(studyId).part());
   }
 
-  void describe(long studyId, String name, String illustrator, String reason, String credit) {
+  public void describe(
+      long studyId, String name, String illustrator, String reason, String credit) {
     database
         .update(STUDY)
         .set(STUDY.NAME, name)
@@ -80,7 +81,7 @@ public class ScopeStore {
         .execute();
   }
 
-  void setScope(long studyId, Scope scope) {
+  public void setScope(long studyId, Scope scope) {
     database
         .update(STUDY)
         .set(STUDY.KIND, scope.kind().word())
@@ -91,7 +92,7 @@ public class ScopeStore {
   }
 
   /** Only groups that differ from the study's kind. */
-  Map<MeasureGroup, StudyKind> groupKinds(long studyId) {
+  public Map<MeasureGroup, StudyKind> groupKinds(long studyId) {
     Map<MeasureGroup, StudyKind> kinds = new EnumMap<>(MeasureGroup.class);
     database
         .selectFrom(GROUP_KIND)
@@ -113,7 +114,7 @@ public class ScopeStore {
   }
 
   @Transactional
-  void setGroupKinds(long studyId, Map<MeasureGroup, StudyKind> kinds) {
+  public void setGroupKinds(long studyId, Map<MeasureGroup, StudyKind> kinds) {
     database.deleteFrom(GROUP_KIND).where(GROUP_KIND.STUDY_ID.eq(studyId)).execute();
     kinds.forEach(
         (group, kind) ->
@@ -126,7 +127,7 @@ public class ScopeStore {
   }
 
   /** What the figures in a study's works are like, by work; of all studies if none is given. */
-  Map<Long, Map<Trait, String>> traits(Optional<Long> studyId) {
+  public Map<Long, Map<Trait, String>> traits(Optional<Long> studyId) {
     Map<Long, Map<Trait, String>> traits = new LinkedHashMap<>();
     database
         .select(WORK_TRAIT.WORK_ID, WORK_TRAIT.TRAIT, WORK_TRAIT.VALUE)
@@ -168,7 +169,7 @@ public class ScopeStore {
         .fetch(row -> new WayOut(row.getTrait(), row.getWay(), row.getNote()));
   }
 
-  void choose(long studyId, WayOut way) {
+  public void choose(long studyId, WayOut way) {
     database
         .insertInto(WAY_OUT)
         .set(WAY_OUT.STUDY_ID, studyId)
@@ -196,7 +197,7 @@ public class ScopeStore {
                     row.getText()));
   }
 
-  void note(long studyId, OptionalInt minute, String stage, String text) {
+  public void note(long studyId, OptionalInt minute, String stage, String text) {
     database
         .insertInto(PROCESS_NOTE)
         .set(PROCESS_NOTE.STUDY_ID, studyId)
@@ -206,7 +207,7 @@ public class ScopeStore {
         .execute();
   }
 
-  void removeNote(long studyId, long noteId) {
+  public void removeNote(long studyId, long noteId) {
     database
         .deleteFrom(PROCESS_NOTE)
         .where(PROCESS_NOTE.ID.eq(noteId), PROCESS_NOTE.STUDY_ID.eq(studyId))
