@@ -39,6 +39,8 @@ class CoreArchitectureTest {
           .definedBy("penmirror.core.file", "penmirror.core.scan")
           .layer("measure")
           .definedBy("penmirror.core.measure..")
+          .layer("proposal")
+          .definedBy("penmirror.core.proposal")
           .layer("style")
           .definedBy("penmirror.core.style")
           .layer("use")
@@ -51,10 +53,12 @@ class CoreArchitectureTest {
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("use")
           .mayOnlyBeAccessedByLayers("format")
+          .whereLayer("proposal")
+          .mayOnlyBeAccessedByLayers("format")
           .whereLayer("style")
           .mayOnlyBeAccessedByLayers("use", "format")
           .whereLayer("measure")
-          .mayOnlyBeAccessedByLayers("style", "use", "format")
+          .mayOnlyBeAccessedByLayers("proposal", "style", "use", "format")
           .whereLayer("picture")
-          .mayOnlyBeAccessedByLayers("file", "measure", "style", "use", "format");
+          .mayOnlyBeAccessedByLayers("file", "measure", "proposal", "style", "use", "format");
 }

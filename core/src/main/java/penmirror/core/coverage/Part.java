@@ -18,15 +18,27 @@ import penmirror.core.measure.Measure;
 /** What a study looks at in pictures. */
 public enum Part {
   FACE_SHAPE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(CHEEK_L, CHEEK_R, JAW_L, JAW_R)),
-  EYES(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(EYE_L_OUTER, EYE_R_OUTER)),
-  BROWS(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(BROW_L_OUTER, BROW_R_OUTER)),
-  NOSE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(NOSE_BASE)),
-  MOUTH(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(MOUTH_L, MOUTH_R)),
-  EARS(false, EnumSet.noneOf(Framing.class), EnumSet.of(EAR_L_TOP, EAR_R_TOP)),
-  HAIR(false, EnumSet.of(FULL, BUST, FACE), EnumSet.of(HAIR_TOP)),
-  NECK(false, EnumSet.of(FULL, BUST), EnumSet.of(NECK_L, NECK_R)),
+  EYES(
+      true,
+      EnumSet.of(FULL, BUST, FACE),
+      bothSides(
+          EYE_L_OUTER,
+          EYE_L_INNER,
+          EYE_L_TOP,
+          EYE_L_BOTTOM,
+          LASH_L_TOP,
+          IRIS_L_CENTRE,
+          IRIS_L_EDGE,
+          IRIS_L_TOP,
+          PUPIL_L)),
+  BROWS(true, EnumSet.of(FULL, BUST, FACE), bothSides(BROW_L_OUTER, BROW_L_PEAK, BROW_L_INNER)),
+  NOSE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(NOSE_BASE, NOSE_TOP)),
+  MOUTH(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(MOUTH_L, MOUTH_R, MOUTH_TOP, MOUTH_BOTTOM)),
+  EARS(false, EnumSet.noneOf(Framing.class), bothSides(EAR_L_TOP, EAR_L_BASE)),
+  HAIR(false, EnumSet.of(FULL, BUST, FACE), EnumSet.of(HAIR_TOP, HAIR_L, HAIR_R, HAIRLINE)),
+  NECK(false, EnumSet.of(FULL, BUST), EnumSet.of(NECK_L, NECK_R, NECK_BASE)),
   HANDS(false, EnumSet.of(FULL), EnumSet.of(FINGERTIP_L, FINGERTIP_R)),
-  FEET(false, EnumSet.of(FULL), EnumSet.of(TOE_L, TOE_R, SOLE)),
+  FEET(false, EnumSet.of(FULL), EnumSet.of(TOE_L, TOE_R, HEEL_L, HEEL_R, SOLE)),
   BODY(false, EnumSet.of(FULL), EnumSet.of(CROTCH)),
   FOLDS(false, EnumSet.of(FULL), EnumSet.noneOf(Landmark.class)),
   SHOES(false, EnumSet.of(FULL), EnumSet.noneOf(Landmark.class)),
@@ -42,6 +54,15 @@ public enum Part {
     this.onlyInFaces = onlyInFaces;
     this.framings = framings;
     this.landmarks = landmarks;
+  }
+
+  private static Set<Landmark> bothSides(Landmark... left) {
+    EnumSet<Landmark> both = EnumSet.noneOf(Landmark.class);
+    for (Landmark landmark : left) {
+      both.add(landmark);
+      both.add(landmark.mirrored());
+    }
+    return both;
   }
 
   /** The word used in files and addresses. */
@@ -79,7 +100,7 @@ public enum Part {
   }
 
   /** Points of which one that is marked shows that the part is there. */
-  Set<Landmark> landmarks() {
+  public Set<Landmark> landmarks() {
     return landmarks;
   }
 }

@@ -39,4 +39,16 @@ public record HeadFrame(Point crown, Point chin) {
   public double height(Point point) {
     return point.minus(crown).dot(down()) / headPixels();
   }
+
+  /** How far a point lies to the right of the axis in an upright head, in heads. */
+  public double sideways(Point point) {
+    return point.minus(crown).dot(across()) / headPixels();
+  }
+
+  /** The point at a height and sideways place of this frame. */
+  public Point at(double sideways, double height) {
+    return crown
+        .plus(across().times(sideways * headPixels()))
+        .plus(down().times(height * headPixels()));
+  }
 }

@@ -1,6 +1,8 @@
 package penmirror.core.figure;
 
+import java.util.EnumMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -27,17 +29,23 @@ public enum Landmark {
   CHEEK_R(Set.HEAD),
   HAIRLINE(Set.HEAD),
   BROW_L_OUTER(Set.HEAD),
+  BROW_L_PEAK(Set.HEAD),
   BROW_L_INNER(Set.HEAD),
   BROW_R_INNER(Set.HEAD),
+  BROW_R_PEAK(Set.HEAD),
   BROW_R_OUTER(Set.HEAD),
+  LASH_L_TOP(Set.HEAD),
+  LASH_R_TOP(Set.HEAD),
   EYE_L_TOP(Set.HEAD),
   EYE_L_BOTTOM(Set.HEAD),
   EYE_R_TOP(Set.HEAD),
   EYE_R_BOTTOM(Set.HEAD),
   IRIS_L_CENTRE(Set.HEAD),
   IRIS_L_EDGE(Set.HEAD),
+  IRIS_L_TOP(Set.HEAD),
   IRIS_R_CENTRE(Set.HEAD),
   IRIS_R_EDGE(Set.HEAD),
+  IRIS_R_TOP(Set.HEAD),
   PUPIL_L(Set.HEAD),
   PUPIL_R(Set.HEAD),
   NOSE_TOP(Set.HEAD),
@@ -94,6 +102,22 @@ public enum Landmark {
   /** The name in files, such as eye_l_outer. */
   public String key() {
     return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** The same landmark on the other side; itself on the middle line. */
+  public Landmark mirrored() {
+    return MIRRORED.get(this);
+  }
+
+  private static final Map<Landmark, Landmark> MIRRORED = new EnumMap<>(Landmark.class);
+
+  static {
+    for (Landmark landmark : values()) {
+      // Underscores round the letter: IRIS_L_TOP, PUPIL_L, and not the L of EYE_L's neighbours.
+      String name = landmark.name() + "_";
+      String other = name.contains("_L_") ? name.replace("_L_", "_R_") : name.replace("_R_", "_L_");
+      MIRRORED.put(landmark, valueOf(other.substring(0, other.length() - 1)));
+    }
   }
 
   public static Optional<Landmark> ofKey(String key) {

@@ -20,7 +20,7 @@ import penmirror.core.raster.Mask;
  * <p>Places of the background that the figure encloses, such as between arm and body, count as
  * figure. A busy background becomes figure as a whole.
  */
-final class FigureMask {
+public final class FigureMask {
   /** OKLab distance to the background that still counts as background. */
   private static final double NEAR = 0.06;
 
@@ -35,28 +35,40 @@ final class FigureMask {
   private static final double LONG_RUN_SHARE = 0.6;
   private static final int[][] STEPS = {{1, 0}, {-1, 0}, {0, 1}, {0, -1}};
 
-  private final OkLabPlanes colours;
   private final int width;
   private final int height;
 
-  private FigureMask(OkLabPlanes colours, int width, int height) {
-    this.colours = colours;
+  private FigureMask(int width, int height) {
     this.width = width;
     this.height = height;
   }
 
   static Mask of(OkLabPlanes colours, int width, int height) {
-    return new FigureMask(colours, width, height).find();
-  }
-
-  private Mask find() {
-    OkLab background = borderColour();
+    OkLab background = new FigureMask(width, height).borderColour(colours);
     boolean[] near = new boolean[colours.size()];
     for (int i = 0; i < near.length; i++) {
       near[i] = colours.distance(i, background) < NEAR;
     }
+    return around(near, width, height, Math.max(1, GAP_SHARE * Math.max(width, height)));
+  }
+
+  /**
+   * All that the flood does not reach.
+   *
+   * @param near pixels of the background's colour, row-major
+   * @param gapPixels half the widest gap in an outline that the flood does not pass; 0 passes all
+   */
+  public static Mask around(boolean[] near, int width, int height, double gapPixels) {
+    return new FigureMask(width, height).around(near, gapPixels);
+  }
+
+  /** The most frequent colour along the border. */
+  public static OkLab borderColour(OkLabPlanes colours, int width, int height) {
+    return new FigureMask(width, height).borderColour(colours);
+  }
+
+  private Mask around(boolean[] near, double gap) {
     float[] room = Distance.toOutside(new Mask(width, height, near)).values();
-    double gap = Math.max(1, GAP_SHARE * Math.max(width, height));
     boolean[] flooded = flood(near, room, gap);
     growBack(flooded, near, (int) Math.ceil(gap));
     boolean[] figure = new boolean[flooded.length];
@@ -66,7 +78,7 @@ final class FigureMask {
     return new Mask(width, height, figure);
   }
 
-  private OkLab borderColour() {
+  private OkLab borderColour(OkLabPlanes colours) {
     Map<Long, double[]> bins = new HashMap<>();
     for (int i : border()) {
       long bin =

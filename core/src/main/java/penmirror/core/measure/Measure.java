@@ -1,14 +1,18 @@
 package penmirror.core.measure;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.Side;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.NoReading.Reason;
@@ -36,20 +40,17 @@ public final class Measure {
     OptionalDouble value(Marks marks);
   }
 
+  /** Reads one side's value; {@code NaN} where its points make no sense. */
+  @FunctionalInterface
+  public interface SideFormula {
+    double value(Marks marks, Side side);
+  }
+
   /** Reads the value from pixels, with the marks for the length of the head. */
   @FunctionalInterface
   public interface PixelFormula {
     MeasureResult read(Measure measure, PixelReadings pixels, Marks marks);
   }
-
-  /**
-   * One landmark set by hand lies about this far from where it belongs, one standard error, in
-   * heads. An estimate from memory until repeat marking measures it.
-   */
-  public static final double MARKING_ERROR_HEADS = 0.006;
-
-  /** Estimated and proposed landmarks lie about this many times farther off. From memory. */
-  private static final double UNSURE_FACTOR = 2.5;
 
   private final String key;
   private final MeasureGroup group;
@@ -59,6 +60,8 @@ public final class Measure {
   private final Comparison comparison;
   private final Set<View> views;
   private final List<Landmark> needs;
+  private final List<Landmark> needsOfASide;
+  private final boolean scored;
   private final double floorTolerance;
   private final double spreadWithinStyle;
   private final double spreadAmongStyles;
@@ -75,6 +78,8 @@ public final class Measure {
     comparison = builder.comparison;
     views = Set.copyOf(builder.views);
     needs = List.copyOf(builder.needs);
+    needsOfASide = List.copyOf(builder.needsOfASide);
+    scored = builder.scored;
     floorTolerance = builder.floorTolerance;
     spreadWithinStyle = builder.spreadWithinStyle;
     spreadAmongStyles = builder.spreadAmongStyles;
@@ -86,6 +91,26 @@ public final class Measure {
   /** A part of a whole, for formulas; empty when the whole has no extent. */
   public static OptionalDouble ratio(double part, double whole) {
     return whole > 0 ? OptionalDouble.of(part / whole) : OptionalDouble.empty();
+  }
+
+  /**
+   * The mean over the sides whose landmarks are all there, given by their names on the left. Empty
+   * when a side makes no sense or none is there.
+   */
+  public static MarksFormula meanOfSides(SideFormula formula, Landmark... left) {
+    return marks -> {
+      double sum = 0;
+      int count = 0;
+      for (Side side : Side.values()) {
+        if (Arrays.stream(left).allMatch(l -> marks.point(side.of(l)).isPresent())) {
+          sum += formula.value(marks, side);
+          count++;
+        }
+      }
+      return count > 0 && Double.isFinite(sum)
+          ? OptionalDouble.of(sum / count)
+          : OptionalDouble.empty();
+    };
   }
 
   public static Builder of(String key, MeasureGroup group, Unit unit) {
@@ -104,7 +129,7 @@ public final class Measure {
           .map(pixels -> pixelFormula.read(this, pixels, marks))
           .orElse(NoReading.because(Reason.PIXELS_NOT_READ));
     }
-    List<Landmark> missing = needs.stream().filter(l -> marks.point(l).isEmpty()).toList();
+    List<Landmark> missing = missing(marks);
     if (!missing.isEmpty()) {
       boolean allHidden = missing.stream().allMatch(marks::isHidden);
       return new NoReading(allHidden ? Reason.LANDMARKS_HIDDEN : Reason.LANDMARKS_MISSING, missing);
@@ -113,14 +138,53 @@ public final class Measure {
     if (value.isEmpty()) {
       return NoReading.because(Reason.POINTS_IMPOSSIBLE);
     }
-    return new Reading(this, value.getAsDouble(), standardError(marks), Reading.Method.MARKED);
+    double error = standardError(marks, evidence.markingError());
+    return new Reading(this, value.getAsDouble(), error, Reading.Method.MARKED);
   }
 
   /**
-   * The value from marks alone; empty when the points make no sense or this is read from pixels.
+   * The landmarks still to be placed before there is a value. A side that is hidden or, in a side
+   * view, not marked is not asked for as long as the other side is there.
+   */
+  private List<Landmark> missing(Marks marks) {
+    List<Landmark> missing = new ArrayList<>(without(marks, needs));
+    if (needsOfASide.isEmpty()) {
+      return missing;
+    }
+    List<List<Landmark>> incomplete = new ArrayList<>();
+    for (Side side : Side.values()) {
+      List<Landmark> absent = without(marks, ofSide(side));
+      if (!absent.isEmpty()) {
+        incomplete.add(absent);
+      }
+    }
+    if (incomplete.size() == Side.values().length) {
+      List<List<Landmark>> open = incomplete.stream().filter(side -> !hidden(marks, side)).toList();
+      (open.isEmpty() ? incomplete : open).forEach(missing::addAll);
+    } else if (marks.view() != View.SIDE) {
+      incomplete.stream().filter(side -> !hidden(marks, side)).forEach(missing::addAll);
+    }
+    return missing;
+  }
+
+  private static List<Landmark> without(Marks marks, List<Landmark> landmarks) {
+    return landmarks.stream().filter(landmark -> marks.point(landmark).isEmpty()).toList();
+  }
+
+  private static boolean hidden(Marks marks, List<Landmark> landmarks) {
+    return landmarks.stream().anyMatch(marks::isHidden);
+  }
+
+  private List<Landmark> ofSide(Side side) {
+    return needsOfASide.stream().map(side::of).toList();
+  }
+
+  /**
+   * The value from marks alone; empty when points are missing or make no sense, or when this is
+   * read from pixels.
    */
   public OptionalDouble valueOf(Marks marks) {
-    if (marksFormula == null || needs.stream().anyMatch(l -> marks.point(l).isEmpty())) {
+    if (marksFormula == null || !missing(marks).isEmpty()) {
       return OptionalDouble.empty();
     }
     OptionalDouble value = marksFormula.value(marks);
@@ -129,20 +193,18 @@ public final class Measure {
 
   /**
    * Error of the value that comes of the landmarks' own errors, taken as independent: the square
-   * root of the sum of (slope · error)², slopes by half a pixel's step. 0 without a marked head.
+   * root of the sum of (slope · error)², slopes by half a pixel's step. 0 without a marked head:
+   * then the error of a point is not known in pixels.
    */
-  private double standardError(Marks marks) {
-    double headPixels = marks.headFrame().map(frame -> frame.headPixels()).orElse(0.0);
+  private double standardError(Marks marks, MarkingError markingError) {
+    double headPixels = marks.headFrame().map(HeadFrame::headPixels).orElse(0.0);
     double sum = 0;
-    for (Landmark landmark : needs) {
+    for (Landmark landmark : needs()) {
       Mark mark = marks.landmarks().get(landmark);
       if (mark == null || mark.point().isEmpty()) {
         continue;
       }
-      double error = MARKING_ERROR_HEADS * headPixels;
-      if (mark.state() != Mark.State.PLACED) {
-        error *= UNSURE_FACTOR;
-      }
+      double error = markingError.of(landmark, mark.state()) * headPixels;
       for (Point step : List.of(new Point(0.5, 0), new Point(0, 0.5))) {
         Point place = mark.point().get();
         OptionalDouble ahead =
@@ -187,9 +249,23 @@ public final class Measure {
     return views;
   }
 
-  /** The landmarks it is read from; empty for a measure from pixels. */
+  /** The landmarks it is read from, of both sides; empty for a measure from pixels. */
   public List<Landmark> needs() {
-    return needs;
+    List<Landmark> all = new ArrayList<>(needs);
+    for (Side side : Side.values()) {
+      all.addAll(ofSide(side));
+    }
+    return all;
+  }
+
+  /** Whether one side of the figure is enough where the other cannot be seen. */
+  public boolean isReadOnEitherSide() {
+    return !needsOfASide.isEmpty();
+  }
+
+  /** False for what only says again what other measures say: it is shown and never scored. */
+  public boolean isScored() {
+    return scored;
   }
 
   public boolean isFromPixels() {
@@ -230,6 +306,8 @@ public final class Measure {
     private Comparison comparison = Comparison.ACROSS_VIEWS;
     private Set<View> views = EnumSet.allOf(View.class);
     private List<Landmark> needs = List.of();
+    private List<Landmark> needsOfASide = List.of();
+    private boolean scored = true;
     private double floorTolerance;
     private double spreadWithinStyle;
     private double spreadAmongStyles;
@@ -257,6 +335,21 @@ public final class Measure {
 
     public Builder needs(Landmark... landmarks) {
       needs = List.of(landmarks);
+      return this;
+    }
+
+    /**
+     * Landmarks that a side needs, by their names on the left. A side that cannot be seen is left
+     * out.
+     */
+    public Builder needsOfASide(Landmark... left) {
+      needsOfASide = List.of(left);
+      return this;
+    }
+
+    /** Shown, but what it says is already scored by others. */
+    public Builder notScored() {
+      scored = false;
       return this;
     }
 

@@ -27,11 +27,18 @@ public record Fix(
   /** What is taken hold of when it is mended; moves of one part are joined. */
   public enum Part {
     EYES,
+    BROWS,
     NOSE,
     MOUTH,
     FACE,
+    EARS,
+    HAIR,
+    NECK,
     SHOULDERS,
+    WAIST,
+    ARMS,
     LEGS,
+    FEET,
     BODY,
     LINE,
     VALUES,

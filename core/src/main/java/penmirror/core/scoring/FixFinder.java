@@ -12,6 +12,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureResult;
@@ -111,7 +112,7 @@ final class FixFinder {
             .max()
             .orElse(0);
     // No difference smaller than the marking error counts.
-    return farthest < Measure.MARKING_ERROR_HEADS * headPixels
+    return farthest < MarkingError.USUAL_HEADS * headPixels
         ? Optional.empty()
         : Optional.of(new Step(adjustment, amount.getAsDouble(), edge.getAsDouble(), found.get()));
   }

@@ -11,6 +11,7 @@ import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.proportion.StatureConvention;
 
 /**
  * One picture with what was read from it.
@@ -51,12 +52,22 @@ public record MeasuredWork(
     return new MeasuredWork(id, title, credit, view, values, swatches, newWeight);
   }
 
+  /** Counted in heads straight down from the crown. */
   public static MeasuredWork of(String id, String title, String credit, Evidence evidence) {
+    return of(id, title, credit, evidence, StatureConvention.STRAIGHT_FROM_CROWN);
+  }
+
+  /** Of the four figure heights only that of the convention is kept. */
+  public static MeasuredWork of(
+      String id, String title, String credit, Evidence evidence, StatureConvention convention) {
     Map<Measure, Double> values = new LinkedHashMap<>();
     MeasureCatalogue.readAll(evidence)
         .forEach(
             (measure, result) ->
-                result.reading().ifPresent(reading -> values.put(measure, reading.value())));
+                result
+                    .reading()
+                    .filter(reading -> !convention.excludes(measure))
+                    .ifPresent(reading -> values.put(measure, reading.value())));
     return new MeasuredWork(
         id,
         title,

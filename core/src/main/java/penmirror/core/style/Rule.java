@@ -46,7 +46,7 @@ public record Rule(
     double share = values.length / (double) worksInScope;
     Strength strength = Strength.of(tolerance, measure.spreadAmongStyles(), share);
     double weight =
-        strength == Strength.FREE
+        strength == Strength.FREE || !measure.isScored()
             ? 0
             : share * Math.log1p(measure.spreadAmongStyles() / tolerance) / Math.log(2);
     return new Rule(

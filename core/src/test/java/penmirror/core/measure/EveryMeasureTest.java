@@ -1,6 +1,7 @@
 package penmirror.core.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
 
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineReadings;
 
 /** What must hold for every measure of the catalogue, also for those added later. */
@@ -67,8 +69,40 @@ class EveryMeasureTest {
   void saysWhenALandmarkIsHidden(Measure measure) {
     for (Landmark landmark : measure.needs()) {
       Marks hidden = Canon.realistic().with(landmark, Mark.hidden());
+      if (measure.isReadOnEitherSide()) {
+        hidden = hidden.with(landmark.mirrored(), Mark.hidden());
+      }
       assertThat(none(read(measure, hidden)).reason()).isEqualTo(Reason.LANDMARKS_HIDDEN);
     }
+  }
+
+  /** The canon is even: one side alone reads as both do. */
+  @ParameterizedTest
+  @MethodSource("marked")
+  void oneSideIsEnoughWhereTheOtherIsHidden(Measure measure) {
+    if (measure.isReadOnEitherSide()) {
+      Marks turned = Canon.realistic();
+      Marks notMarked = Marks.none(View.SIDE);
+      for (Landmark landmark : Canon.realistic().landmarks().keySet()) {
+        boolean far = landmark.ordinal() > landmark.mirrored().ordinal();
+        if (far) {
+          turned = turned.with(landmark, Mark.hidden());
+        } else {
+          notMarked = notMarked.with(landmark, Canon.realistic().landmarks().get(landmark));
+        }
+      }
+      double both = read(measure, Canon.realistic()).reading().orElseThrow().value();
+      assertThat(measure.valueOf(turned).isPresent()).isEqualTo(alone(measure));
+      if (alone(measure)) {
+        assertThat(measure.valueOf(turned).getAsDouble()).isCloseTo(both, offset(1e-9));
+        assertThat(measure.valueOf(notMarked).getAsDouble()).isCloseTo(both, offset(1e-9));
+      }
+    }
+  }
+
+  /** Whether nothing but the paired landmarks needs the far side, as a width of the face does. */
+  private static boolean alone(Measure measure) {
+    return measure != FaceMeasures.JAW_TURN;
   }
 
   @ParameterizedTest

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -30,6 +32,100 @@ class MarkedMeasuresTest {
     double faceInHeads = 0.8;
     assertThat(value(FaceMeasures.NOSE_BASE_HEIGHT, canon))
         .isCloseTo(1 - faceInHeads / 3, offset(1e-9));
+    assertThat(value(FaceMeasures.UPPER_THIRD, canon)).isCloseTo(1, offset(1e-9));
+    assertThat(value(FaceMeasures.LOWER_THIRD, canon)).isCloseTo(1, offset(1e-9));
+    double footInHeads = 8 / 6.0;
+    assertThat(value(ProportionMeasures.FOOT, canon)).isCloseTo(footInHeads, offset(1e-9));
+  }
+
+  /** Every formula on points whose value is counted on the fingers. */
+  @ParameterizedTest
+  @CsvSource({
+    "stature.hair, 7.190476190476190", // 1510 / 210
+    "stature.axis, 7.616776",
+    "torso.share, 0.3666666666666667", // 550 / 1500
+    "shoulders.waist, 1.6666666666666667", // 400 / 240
+    "hips.waist, 1.1666666666666667", // 280 / 240
+    "hips.shoulders, 0.7",
+    "neck.width, 0.5066666666666667", // 76 / 150
+    "neck.length, 0.3",
+    "hand.head, 0.7500666637037037",
+    "jaw.cheek, 0.8",
+    "hair.lift, 0.05",
+    "hair.width, 1.1333333333333333", // 170 / 150
+    "eye.height, 0.06",
+    "eye.peak, 0.5666666666666667", // 17 of 30 from the inner corner
+    "eye.dip, 0.4333333333333333",
+    "pupil.iris, 0.5",
+    "iris.aspect, 1",
+    "brow.gap, 0.045",
+    "nose.length, 0.25",
+    "mouth.chin, 0.17",
+    "face.low, 0.6866666666666667", // (0.5 + 0.73 + 0.83) / 3
+    "face.upper, 0.7377049180327869", // (185 - 140) / (246 - 185)
+    "face.lower, 0.8852459016393442", // (300 - 246) / 61
+    "ear.top, 0.43",
+    "ear.base, 0.73",
+    "jaw.turn, 0.1" // 15 px outside the eye corner, of 150
+  })
+  void formulasGiveWhatIsCountedByHand(String key, double expected) {
+    double tolerance = key.equals("stature.axis") ? 1e-3 : 1e-9;
+    assertThat(value(MeasureCatalogue.byKey(key).orElseThrow(), Canon.realistic()))
+        .isCloseTo(expected, offset(tolerance));
+  }
+
+  /** Common practice: from the front the outline turns right under the outer eye corner. */
+  @Test
+  void aJawThatTurnsUnderTheEyeCornerReadsZero() {
+    Marks adult =
+        Canon.realistic()
+            .with(Landmark.JAW_L, Mark.placed(255, 266))
+            .with(Landmark.JAW_R, Mark.placed(345, 266));
+    assertThat(value(FaceMeasures.JAW_TURN, adult)).isCloseTo(0, offset(1e-9));
+  }
+
+  /** A figure that bends is longer along its middle than from top to bottom; a straight one not. */
+  @Test
+  void alongTheAxisABentFigureKeepsItsHeight() {
+    Marks straight = Canon.realistic();
+    Marks bent = straight.with(Landmark.CROTCH, Mark.placed(420, 850));
+    assertThat(value(ProportionMeasures.STATURE, bent)).isEqualTo(7.5);
+    assertThat(value(ProportionMeasures.STATURE_ALONG_AXIS, bent))
+        .isGreaterThan(value(ProportionMeasures.STATURE_ALONG_AXIS, straight) + 0.1);
+  }
+
+  @Test
+  void theStandingLegIsCountedNotTheLiftedOne() {
+    Marks lifted =
+        Canon.realistic()
+            .with(Landmark.KNEE_R, Mark.placed(500, 1000))
+            .with(Landmark.ANKLE_R, Mark.placed(700, 1000));
+    assertThat(value(ProportionMeasures.STATURE_ALONG_AXIS, lifted))
+        .isEqualTo(value(ProportionMeasures.STATURE_ALONG_AXIS, Canon.realistic()));
+  }
+
+  @Test
+  void browsWithTheirInnerEndsLowSlopePositively() {
+    Marks stern =
+        Canon.realistic()
+            .with(Landmark.BROW_L_INNER, Mark.placed(288, 194))
+            .with(Landmark.BROW_R_INNER, Mark.placed(312, 194));
+    assertThat(value(FaceMeasures.BROW_SLOPE, stern))
+        .isCloseTo(Math.toDegrees(Math.atan2(8, 38)), offset(1e-9));
+  }
+
+  @Test
+  void aBrowWhosePeakLiesAboveItsEndsIsArched() {
+    double length = Math.hypot(38, 2);
+    double above = (38 * 6.0 + 2 * 26 - 0) / length; // distance of the peak from the line
+    assertThat(value(FaceMeasures.BROW_ARCH, Canon.realistic()))
+        .isCloseTo(above / length, offset(0.02))
+        .isPositive();
+    Marks sagging =
+        Canon.realistic()
+            .with(Landmark.BROW_L_PEAK, Mark.placed(262, 195))
+            .with(Landmark.BROW_R_PEAK, Mark.placed(338, 195));
+    assertThat(value(FaceMeasures.BROW_ARCH, sagging)).isNegative();
   }
 
   /** Common practice: what every drawing lesson says of a realistic adult. */
@@ -78,7 +174,7 @@ class MarkedMeasuresTest {
     Marks mirrored = Marks.none(View.FRONT);
     for (Landmark landmark : adult.landmarks().keySet()) {
       Point p = adult.point(landmark).orElseThrow();
-      mirrored = mirrored.with(swapped(landmark), Mark.placed(600 - p.x(), p.y()));
+      mirrored = mirrored.with(landmark.mirrored(), Mark.placed(600 - p.x(), p.y()));
     }
     assertSameReadings(adult, mirrored, MeasureCatalogue.all());
   }
@@ -141,19 +237,24 @@ class MarkedMeasuresTest {
   @Test
   void standardErrorIsTheSpreadOfRepeatedMarking() {
     Marks adult = Canon.realistic();
-    double error = Measure.MARKING_ERROR_HEADS * 200;
     Random random = new Random(11);
-    for (Measure measure : List.of(ProportionMeasures.STATURE, FaceMeasures.EYE_SPACING)) {
+    for (Measure measure :
+        List.of(
+            ProportionMeasures.STATURE,
+            ProportionMeasures.ARMS,
+            ProportionMeasures.CHIN_ANGLE,
+            FaceMeasures.EYE_SPACING,
+            FaceMeasures.UPPER_THIRD)) {
       double sum = 0;
       double squares = 0;
       int runs = 4000;
       for (int run = 0; run < runs; run++) {
-        Marks shaken =
-            adult.moved(
-                measure.needs(),
-                p ->
-                    p.plus(
-                        new Point(error * random.nextGaussian(), error * random.nextGaussian())));
+        Marks shaken = adult;
+        for (Landmark landmark : measure.needs()) {
+          double error = 200 * MarkingError.SHIPPED.of(landmark, Mark.State.PLACED);
+          Point step = new Point(error * random.nextGaussian(), error * random.nextGaussian());
+          shaken = shaken.moved(List.of(landmark), p -> p.plus(step));
+        }
         double value = value(measure, shaken);
         sum += value;
         squares += value * value;
@@ -178,15 +279,6 @@ class MarkedMeasuresTest {
 
   private static Marks moved(Marks marks, Similarity move) {
     return marks.moved(marks.landmarks().keySet(), move::apply);
-  }
-
-  private static Landmark swapped(Landmark landmark) {
-    String key = landmark.key();
-    String other =
-        key.contains("_l")
-            ? key.replaceFirst("_l(?=_|$)", "_r")
-            : key.replaceFirst("_r(?=_|$)", "_l");
-    return Landmark.ofKey(other).orElse(landmark);
   }
 
   private static void assertSameReadings(Marks one, Marks other, List<Measure> measures) {

@@ -152,9 +152,10 @@ final class HairCut {
   }
 
   private void bun(Draft draft) {
-    double x = view == View.SIDE ? cx - rx * 0.82 : view == View.THREE_QUARTER ? -rx * 0.5 : 0.03;
-    double y = view == View.SIDE ? 0.02 : -lift - 0.05;
-    Part bun = draft.part("bun", Role.HAIR, Curve.oval(x, y, 0.2 + side, 0.17 + side * 0.6));
+    Point middle = bunMiddle();
+    double x = middle.x();
+    double y = middle.y();
+    Part bun = draft.part("bun", Role.HAIR, Curve.oval(x, y, 0.2 + side, bunHalfHeight()));
     draft.lineOn(
         bun,
         Curve.knots().at(x - 0.14, y + 0.08).at(x - 0.02, y - 0.08).at(x + 0.13, y - 0.03).line(),
@@ -167,6 +168,15 @@ final class HairCut {
         LineClass.DETAIL,
         1,
         STRAND);
+  }
+
+  private Point bunMiddle() {
+    double x = view == View.SIDE ? cx - rx * 0.82 : view == View.THREE_QUARTER ? -rx * 0.5 : 0.03;
+    return new Point(x, view == View.SIDE ? 0.02 : -lift - 0.05);
+  }
+
+  private double bunHalfHeight() {
+    return 0.17 + side * 0.6;
   }
 
   /** The front outline: over the skull from the near side to the far one, back along the face. */
@@ -378,7 +388,9 @@ final class HairCut {
       landmarks.put(Landmark.HAIR_R, draft.placement().apply(new Point(-left.x(), left.y())));
       return;
     }
-    landmarks.put(Landmark.HAIR_TOP, draft.placement().apply(top));
+    Point bunTop = bunMiddle().minus(new Point(0, bunHalfHeight()));
+    Point highest = cut == Subject.Hair.UP && bunTop.y() < top.y() ? bunTop : top;
+    landmarks.put(Landmark.HAIR_TOP, draft.placement().apply(highest));
     landmarks.put(Landmark.HAIR_L, draft.placement().apply(left));
     landmarks.put(Landmark.HAIR_R, draft.placement().apply(right));
   }

@@ -22,6 +22,7 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.Scale;
 import penmirror.core.raster.Picture;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
@@ -79,7 +80,10 @@ class ScannedPageTest {
       Optional<Double> after = value(measure, marks, readings);
       assertThat(after.isPresent()).isEqualTo(before.isPresent());
       before.ifPresent(
-          b -> assertThat(after.orElseThrow() / b).as(measure.key()).isCloseTo(1, offset(0.01)));
+          b ->
+              assertThat(measure.scale().toScale(after.orElseThrow()))
+                  .as(measure.key())
+                  .isCloseTo(measure.scale().toScale(b), offset(tolerance(measure))));
     }
 
     // Line width, in heads of its own picture.
@@ -211,6 +215,11 @@ class ScannedPageTest {
   private static Point through(Scanner.Page page, Cleaned cleaned, Point drawn) {
     Point2D on = page.drawingToPage().transform(new Point2D.Double(drawn.x(), drawn.y()), null);
     return cleaned.place(new Point(on.getX(), on.getY()));
+  }
+
+  /** One per cent of a ratio; of heights and shares half of what a rule could hold them to. */
+  private static double tolerance(Measure measure) {
+    return measure.scale() == Scale.LOG ? 0.01 : 0.5 * measure.floorTolerance();
   }
 
   private static Optional<Double> value(Measure measure, Marks marks, PixelReadings readings) {

@@ -77,7 +77,7 @@ class OverlayTest {
     for (Overlay.Pin pin : overlay.pins()) {
       double y = Double.parseDouble(pin.y());
       assertThat(y - before).isGreaterThanOrEqualTo(29.9 * unit);
-      assertThat(Double.parseDouble(pin.x())).isBetween(0.0, 1240.0);
+      assertThat(Double.parseDouble(pin.x())).isBetween(0.0, 1400.0);
       before = y;
     }
     assertThat(overlay.misses()).hasSize(fixes.stream().mapToInt(fix -> fix.moves().size()).sum());

@@ -1,0 +1,262 @@
+package penmirror.core.proposal;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.Side;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.raster.Picture;
+
+/**
+ * Proposes the landmarks of a figure: from the picture alone, and better with every figure of the
+ * study that is marked.
+ *
+ * <p>From the front and in a three-quarter view the pair of eyes is found first, then the face in
+ * the frame of the eyes, then the body from the silhouette. From the side and from behind only what
+ * the silhouette tells is proposed, and what marked figures of that view share.
+ */
+public final class Proposer {
+  /** Pairs whose whole face is read before one is chosen, once faces are marked. */
+  private static final int FACES_READ = 2;
+
+  /** A face like a marked one, against all else that speaks for a pair. */
+  private static final double LIKENESS_WEIGHT = 6;
+
+  private static final double ORIENTATION_WEIGHT = 4;
+
+  private static final double KNOWN = 1;
+
+  /** A pair that is marked is the eyes beyond doubt. */
+  private static final double KNOWN_SCORE = 20;
+
+  private final List<MarkedFigure> marked;
+
+  /**
+   * @param marked figures of the study; those of another view than the picture's are passed over
+   */
+  public Proposer(List<MarkedFigure> marked) {
+    this.marked = List.copyOf(marked);
+  }
+
+  /** What is proposed for a picture of this view before anything is marked on it. */
+  public Proposal propose(Picture picture, View view) {
+    return propose(picture, Marks.none(view));
+  }
+
+  /**
+   * What is proposed for the rest, once some points are marked. Eyes that are marked decide where
+   * the face is; marked points are not proposed again.
+   */
+  public Proposal propose(Picture picture, Marks known) {
+    View view = known.view();
+    Ground ground = new Ground(picture);
+    List<MarkedFigure> alike =
+        marked.stream().filter(figure -> figure.marks().view() == view).toList();
+    Map<Landmark, Proposal.Proposed> working = new EnumMap<>(Landmark.class);
+    if (view == View.FRONT || view == View.THREE_QUARTER) {
+      working.putAll(face(ground, alike, known));
+    }
+    known
+        .landmarks()
+        .forEach(
+            (landmark, mark) ->
+                mark.point()
+                    .ifPresent(
+                        place ->
+                            working.put(
+                                landmark, new Proposal.Proposed(ground.toWorking(place), KNOWN))));
+    silhouette(ground, alike, working);
+    working.keySet().removeAll(known.landmarks().keySet());
+    Map<Landmark, Proposal.Proposed> points = new EnumMap<>(Landmark.class);
+    working.forEach(
+        (landmark, proposed) -> {
+          Point place = ground.toPicture(proposed.place().x(), proposed.place().y());
+          double x = Math.max(0, Math.min(picture.widthPixels(), place.x()));
+          double y = Math.max(0, Math.min(picture.heightPixels(), place.y()));
+          points.put(landmark, new Proposal.Proposed(new Point(x, y), proposed.confidence()));
+        });
+    return new Proposal(
+        view,
+        points,
+        new Proposal.Box(
+            ground.left / ground.scale,
+            ground.top / ground.scale,
+            ground.right / ground.scale,
+            ground.bottom / ground.scale));
+  }
+
+  // ---- the face
+  // ----------------------------------------------------------------------------------
+
+  private record Candidate(Face face, double score, Optional<Learned> learned, double likeness) {}
+
+  private Map<Landmark, Proposal.Proposed> face(
+      Ground ground, List<MarkedFigure> alike, Marks known) {
+    List<EyePair> pairs =
+        knownEyes(ground, known)
+            .map(List::of)
+            .orElseGet(() -> EyePairFinder.find(ground, SpotFinder.find(ground)));
+    if (pairs.isEmpty()) {
+      return Map.of();
+    }
+    List<Learned> orientations = Learned.bothWays(alike);
+    List<EyePair> best = apart(likened(ground, pairs, orientations));
+    List<Candidate> candidates = new ArrayList<>();
+    // A good face does not make its pair the right one: tried, docs/proposals.md.
+    for (EyePair pair : orientations.isEmpty() ? best.subList(0, 1) : best) {
+      if (orientations.isEmpty()) {
+        Face face = FaceReader.read(ground, pair, Outline.Prior.ANY, FaceReader.Expected.ANY);
+        candidates.add(new Candidate(face, pair.score(), Optional.empty(), 0));
+      }
+      for (Learned learned : orientations) {
+        Face face = FaceReader.read(ground, pair, learned.prior(), learned.expected());
+        double likeness = learned.likeness(ground, pair);
+        candidates.add(
+            new Candidate(
+                face,
+                pair.score() + face.joint() + ORIENTATION_WEIGHT * likeness,
+                Optional.of(learned),
+                likeness));
+      }
+    }
+    candidates.sort(java.util.Comparator.comparingDouble(candidate -> -candidate.score()));
+    Candidate chosen = candidates.get(0);
+    double margin =
+        best.stream()
+            .filter(other -> isElsewhere(chosen.face().eyes(), other))
+            .mapToDouble(other -> chosen.face().eyes().score() - other.score())
+            .findFirst()
+            .orElse(4);
+    return FaceProposal.of(
+        chosen.face(),
+        plainScore(pairs, chosen.face().eyes()),
+        Math.max(0, Math.min(4, margin)),
+        chosen.learned(),
+        chosen.likeness());
+  }
+
+  /** The pair that is marked: then there is nothing to find. */
+  private static Optional<EyePair> knownEyes(Ground ground, Marks known) {
+    return eye(ground, known, Side.LEFT)
+        .flatMap(
+            left ->
+                eye(ground, known, Side.RIGHT)
+                    .filter(right -> right.x() > left.x())
+                    .map(right -> new EyePair(left, right, KNOWN_SCORE)));
+  }
+
+  private static Optional<Spot> eye(Ground ground, Marks known, Side side) {
+    Optional<Point> outer = known.point(side.of(Landmark.EYE_L_OUTER)).map(ground::toWorking);
+    Optional<Point> inner = known.point(side.of(Landmark.EYE_L_INNER)).map(ground::toWorking);
+    if (outer.isEmpty() || inner.isEmpty()) {
+      return Optional.empty();
+    }
+    double left = Math.min(outer.get().x(), inner.get().x());
+    double right = Math.max(outer.get().x(), inner.get().x());
+    double middle = (outer.get().y() + inner.get().y()) / 2;
+    double half = 0.3 * (right - left);
+    return Optional.of(Spot.at(ground, left, middle - half, right, middle + half));
+  }
+
+  /** As scored without regard to marked faces. */
+  private static double plainScore(List<EyePair> pairs, EyePair chosen) {
+    return pairs.stream()
+        .filter(pair -> pair.leftEye() == chosen.leftEye() && pair.rightEye() == chosen.rightEye())
+        .mapToDouble(EyePair::score)
+        .findFirst()
+        .orElse(chosen.score());
+  }
+
+  private static List<EyePair> likened(
+      Ground ground, List<EyePair> pairs, List<Learned> orientations) {
+    if (orientations.isEmpty()) {
+      return pairs;
+    }
+    return pairs.stream()
+        .map(
+            pair ->
+                pair.scored(
+                    pair.score()
+                        + LIKENESS_WEIGHT
+                            * orientations.stream()
+                                .mapToDouble(learned -> learned.likeness(ground, pair))
+                                .max()
+                                .orElse(0)
+                        + Math.max(-8, orientations.get(0).topTerm(ground, pair))))
+        .sorted(java.util.Comparator.comparingDouble(pair -> -pair.score()))
+        .toList();
+  }
+
+  /** The best few that are not the same place again. */
+  private static List<EyePair> apart(List<EyePair> pairs) {
+    List<EyePair> kept = new ArrayList<>();
+    for (EyePair pair : pairs) {
+      if (kept.size() < FACES_READ && kept.stream().allMatch(other -> isElsewhere(pair, other))) {
+        kept.add(pair);
+      }
+    }
+    return kept;
+  }
+
+  private static boolean isElsewhere(EyePair one, EyePair other) {
+    double away =
+        Math.max(
+            one.leftMiddle().distanceTo(other.leftMiddle()),
+            one.rightMiddle().distanceTo(other.rightMiddle()));
+    return away > 0.2 * one.distance();
+  }
+
+  // ---- the silhouette
+  // ----------------------------------------------------------------------------
+
+  private static void silhouette(
+      Ground ground, List<MarkedFigure> alike, Map<Landmark, Proposal.Proposed> working) {
+    if (!working.containsKey(Landmark.HAIR_TOP)) {
+      double x = ground.left;
+      for (int column = ground.left; column < ground.right; column++) {
+        if (ground.topOver(column, column) == ground.top) {
+          x = column;
+          break;
+        }
+      }
+      working.put(Landmark.HAIR_TOP, new Proposal.Proposed(new Point(x, ground.top - 0.5), 0.9));
+    }
+    Proposal.Proposed crown = working.get(Landmark.CROWN);
+    Proposal.Proposed chin = working.get(Landmark.CHIN);
+    if (crown != null && chin != null) {
+      double head = crown.place().distanceTo(chin.place());
+      BodyReader.read(ground, head, chin.place(), skinBetween(ground, working))
+          .forEach(working::putIfAbsent);
+    } else if (BodyReader.isWhole(ground)) {
+      working.put(
+          Landmark.SOLE,
+          new Proposal.Proposed(
+              new Point((ground.left + ground.right) / 2.0, ground.bottom - 0.5), 0.85));
+    }
+    LearnedBody.of(alike).ifPresent(body -> body.addTo(working, BodyReader.isWhole(ground)));
+  }
+
+  /** Colour between eye and mouth, beside the nose. */
+  private static double[] skinBetween(Ground ground, Map<Landmark, Proposal.Proposed> working) {
+    List<Point> cheeks = new ArrayList<>();
+    for (Side side : Side.values()) {
+      Proposal.Proposed eye = working.get(side.of(Landmark.EYE_L_BOTTOM));
+      Proposal.Proposed mouth = working.get(side.of(Landmark.MOUTH_L));
+      if (eye != null && mouth != null) {
+        cheeks.add(eye.place().plus(mouth.place().minus(eye.place()).times(0.4)));
+      }
+    }
+    double[] sum = new double[3];
+    for (Point cheek : cheeks) {
+      sum[0] += ground.lightness.at(cheek.x(), cheek.y()) / cheeks.size();
+      sum[1] += ground.a.at(cheek.x(), cheek.y()) / cheeks.size();
+      sum[2] += ground.b.at(cheek.x(), cheek.y()) / cheeks.size();
+    }
+    return sum;
+  }
+}
