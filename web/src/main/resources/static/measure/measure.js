@@ -1,22 +1,43 @@
 // The bench: places and moves landmarks over the picture, and sends them to be kept and read. All
 // numbers on the page come back from the server; here is only drawing and dragging.
-(() => {
+document.addEventListener('DOMContentLoaded', () => {
   const bench = document.getElementById('bench');
+  if (!bench) return;
   const art = document.getElementById('art');
   const data = bench.dataset;
   const width = Number(data.width);
   const height = Number(data.height);
   const SVG = 'http://www.w3.org/2000/svg';
   const rollButtons = [...document.querySelectorAll('#roll button')];
-  const order = rollButtons.map((button) => button.dataset.landmark);
+  const buttonOf = Object.fromEntries(rollButtons.map((button) => [button.dataset.landmark, button]));
+  const all = Object.keys(buttonOf);
+  const ask = document.getElementById('ask');
+  const sequence = document.getElementById('sequence');
+  const settings = `pen-mirror-bench-${data.study}`;
+  /** The points asked for, in the order they are asked in. */
+  let order = all;
   const draftKey = `pen-mirror-draft-${data.work}`;
 
   let landmarks = JSON.parse(data.landmarks);
   let version = Number(data.version);
-  let active = order.find((key) => !landmarks[key]) ?? order[0];
+  let active = all[0];
   let view = { x: 0, y: 0, width, height };
   let pointer = { x: width / 2, y: height / 2 };
   let undoStack = [];
+  let redoStack = [];
+  let guided = true;
+  let pairs = false;
+  let snapping = false;
+  /** Corners of the ruler while one is laid, or nothing. */
+  let ruler = null;
+  /** Rim points of an iris while it is placed by three of them. */
+  let rim = null;
+  /** Landmark to what is doubtful about it, in words. */
+  let doubts = {};
+  /** An earlier version laid under this one. */
+  let earlier = null;
+  /** While marking again, unseen: the first marking, kept aside. */
+  let first = null;
 
   // ---- drawing -------------------------------------------------------------------------------
 
@@ -35,6 +56,17 @@
     let h = height * margin;
     if (w / h > ratio) h = w / ratio; else w = h * ratio;
     view = { x: (width - w) / 2, y: (height - h) / 2, width: w, height: h };
+    draw();
+  };
+
+  /** The head fills the bench, once crown and chin stand. */
+  const fitHead = () => {
+    const { crown, chin } = landmarks;
+    if (crown?.x === undefined || chin?.x === undefined) return;
+    const head = Math.max(8, Math.hypot(chin.x - crown.x, chin.y - crown.y));
+    const ratio = art.clientWidth / Math.max(1, art.clientHeight);
+    const h = 1.5 * head;
+    view = { x: (crown.x + chin.x) / 2 - h * ratio / 2, y: (crown.y + chin.y) / 2 - h / 2, width: h * ratio, height: h };
     draw();
   };
 
@@ -57,11 +89,20 @@
     } else {
       const jaws = 'M-3.500 -6A7 7 0 0 0 -3.500 6M3.500 -6A7 7 0 0 1 3.500 6';
       group.append(make('path', { class: 'halo', 'stroke-width': 4.2, d: jaws }));
-      group.append(make('path', { class: mark.state === 'placed' ? 'jaws' : 'jaws unsure', 'stroke-width': 1.7, d: jaws }));
-      group.append(make('circle', { class: 'dot', r: 1.8 }));
+      group.append(make('path', { class: mark.state === 'placed' ? 'jaws' : mark.state === 'proposed' ? 'jaws proposed' : 'jaws unsure', 'stroke-width': 1.7, d: jaws }));
+      group.append(make('circle', { class: 'dot', r: mark.state === 'proposed' ? 1.1 : 1.8 }));
     }
+    if (isDoubtful(mark)) {
+      const mark2 = make('text', { class: 'confidence', x: 8, y: -6 });
+      mark2.textContent = '?';
+      group.append(mark2);
+    }
+    if (doubts[key]) group.append(make('circle', { class: 'doubted', r: 13, 'stroke-width': 2 }));
     return group;
   };
+
+  /** Proposed with less than even chances. */
+  const isDoubtful = (mark) => mark?.state === 'proposed' && (mark.confidence ?? 0) < 0.5;
 
   const guideLine = (group, x1, y1, x2, y2, dash) => {
     const k = pixel();
@@ -75,6 +116,7 @@
     const group = document.getElementById('guides');
     group.replaceChildren();
     const { crown, chin, sole } = landmarks;
+    if (!guided) return;
     if (crown?.x === undefined || chin?.x === undefined) return;
     const head = Math.hypot(chin.x - crown.x, chin.y - crown.y);
     if (head < 4) return;
@@ -90,6 +132,75 @@
     }
     const down = { x: (chin.x - crown.x) / head, y: (chin.y - crown.y) / head };
     guideLine(group, crown.x - down.x * head * 0.2, crown.y - down.y * head * 0.2, chin.x + down.x * head * 0.2, chin.y + down.y * head * 0.2, [6, 4]);
+    drawFaceGuides(group, head, down);
+  };
+
+  /** Eye line, thirds and the ruler of eye widths, in the tilted head's own frame. */
+  const drawFaceGuides = (group, head, down) => {
+    const across = { x: down.y, y: -down.x };
+    const level = (points, dash) => {
+      const known = points.map((key) => landmarks[key]).filter((mark) => mark?.x !== undefined);
+      if (known.length === 0) return null;
+      const middle = { x: known.reduce((sum, p) => sum + p.x, 0) / known.length, y: known.reduce((sum, p) => sum + p.y, 0) / known.length };
+      const along = (middle.x - landmarks.crown.x) * down.x + (middle.y - landmarks.crown.y) * down.y;
+      const from = { x: landmarks.crown.x + down.x * along, y: landmarks.crown.y + down.y * along };
+      guideLine(group, from.x - across.x * head * 0.62, from.y - across.y * head * 0.62, from.x + across.x * head * 0.62, from.y + across.y * head * 0.62, dash);
+      return from;
+    };
+    level(['eye_l_outer', 'eye_l_inner', 'eye_r_inner', 'eye_r_outer'], [10, 3]);
+    ['hairline', 'nose_base'].forEach((key) => level([key], [3, 3]));
+    level(['brow_l_outer', 'brow_l_inner', 'brow_r_inner', 'brow_r_outer'], [3, 3]);
+    const { eye_l_outer: a, eye_l_inner: b } = landmarks;
+    if (a?.x === undefined || b?.x === undefined) return;
+    // One eye's width after the other across the face.
+    const width = Math.hypot(b.x - a.x, b.y - a.y);
+    if (width < 3 * pixel()) return;
+    const k = pixel();
+    for (let i = -1; i <= 4; i++) {
+      const x = a.x + across.x * width * i;
+      const y = a.y + across.y * width * i;
+      guideLine(group, x - down.x * 7 * k, y - down.y * 7 * k, x + down.x * 7 * k, y + down.y * 7 * k, [1, 0]);
+    }
+  };
+
+  /** The earlier version as dashed jaws, with a line to where the point lies now. */
+  const drawEarlier = () => {
+    const group = document.getElementById('earlier');
+    group.replaceChildren();
+    if (!earlier) return;
+    const k = pixel();
+    Object.entries(earlier).forEach(([key, mark]) => {
+      const now = landmarks[key];
+      if (mark.x === undefined || (now?.x === mark.x && now?.y === mark.y)) return;
+      group.append(make('circle', { class: 'earlier', cx: mark.x, cy: mark.y, r: 6 * k, 'stroke-width': 1.6 * k }));
+      if (now?.x !== undefined) group.append(make('path', { class: 'earlier', d: `M${mark.x} ${mark.y}L${now.x} ${now.y}`, 'stroke-width': 1.2 * k }));
+    });
+  };
+
+  /** The free ruler: two points and, once there are three, the angle at the middle one. */
+  const drawRulers = () => {
+    const group = document.getElementById('rulers');
+    const measured = document.getElementById('measured');
+    group.replaceChildren();
+    measured.hidden = !ruler || ruler.length < 2;
+    if (!ruler || ruler.length === 0) return;
+    const k = pixel();
+    const d = `M${ruler.map((p) => `${p.x} ${p.y}`).join('L')}`;
+    group.append(make('path', { class: 'rule-case', d, 'stroke-width': 4 * k }), make('path', { class: 'rule-line', d, 'stroke-width': 1.5 * k }));
+    ruler.forEach((p) => group.append(make('circle', { class: 'rule-line', cx: p.x, cy: p.y, r: 4 * k, 'stroke-width': 1.5 * k })));
+    if (ruler.length < 2) return;
+    const last = ruler.slice(-2);
+    const long = Math.hypot(last[1].x - last[0].x, last[1].y - last[0].y);
+    const { crown, chin } = landmarks;
+    const head = crown?.x === undefined || chin?.x === undefined ? 0 : Math.hypot(chin.x - crown.x, chin.y - crown.y);
+    const words = [measured.dataset.text.replace('{0}', long.toFixed(1)).replace('{1}', head > 1 ? (long / head).toFixed(3) : '–')];
+    if (data.inch) words.push(measured.dataset.mm.replace('{0}', (25.4 * long / Number(data.inch)).toFixed(1)));
+    if (ruler.length === 3) {
+      const turn = (p) => Math.atan2(p.y - ruler[1].y, p.x - ruler[1].x);
+      const between = Math.abs(turn(ruler[0]) - turn(ruler[2])) * 180 / Math.PI;
+      words.push(measured.dataset.angle.replace('{0}', Math.min(between, 360 - between).toFixed(1)));
+    }
+    measured.textContent = words.join(', ');
   };
 
   const drawCursor = () => {
@@ -108,7 +219,7 @@
     group.append(cross);
   };
 
-  const nameOf = (key) => rollButtons[order.indexOf(key)].querySelector('.name').textContent;
+  const nameOf = (key) => buttonOf[key].querySelector('.name').textContent;
 
   const rollSymbol = (key, mark) => {
     if (key === active) return '<circle cx="7" cy="7" r="5.500" fill="none" stroke="#FAF9F5" stroke-width="1.600"/><path d="M7 0v5M7 9v5M0 7h5M9 7h5" stroke="#FAF9F5" stroke-width="1.400"/>';
@@ -119,13 +230,14 @@
   };
 
   const drawRoll = () => {
-    rollButtons.forEach((button) => {
-      const key = button.dataset.landmark;
+    order.forEach((key, index) => {
+      const button = buttonOf[key];
       const mark = landmarks[key];
+      button.firstElementChild.textContent = String(index + 1);
       const item = button.parentElement;
       item.classList.toggle('now', key === active);
       if (key === active) button.setAttribute('aria-current', 'true'); else button.removeAttribute('aria-current');
-      const state = !mark ? data.toplace : mark.state === 'hidden' ? data.hidden : mark.state === 'placed' ? '' : data.estimated;
+      const state = !mark ? data.toplace : mark.state === 'hidden' ? data.hidden : mark.state === 'placed' ? '' : mark.state === 'proposed' ? data.proposed.replace('{0}', mark.confidence === undefined ? '–' : Math.round(100 * mark.confidence)) : data.estimated;
       button.querySelector('em').textContent = state;
       button.querySelector('svg').innerHTML = rollSymbol(key, mark);
     });
@@ -133,7 +245,13 @@
     const count = document.getElementById('placed');
     count.textContent = count.dataset.of.replace('{0}', placed).replace('{1}', order.length);
     document.getElementById('about-name').textContent = nameOf(active);
-    document.getElementById('about-help').textContent = rollButtons[order.indexOf(active)].dataset.help;
+    document.getElementById('about-help').textContent = buttonOf[active].dataset.help;
+    document.getElementById('about-mistake').textContent = buttonOf[active].dataset.mistake;
+    document.getElementById('about-doubt').textContent = doubts[active] ?? '';
+    document.querySelector('[data-tool="mirror"]').disabled = buttonOf[active].dataset.mirrored === active;
+    document.querySelector('[data-tool="circle"]').hidden = !/^(iris|pupil)_/.test(active);
+    document.getElementById('confirm').hidden = !order.some((key) => landmarks[key]?.state === 'proposed');
+    window.penMirror.showExample(active);
   };
 
   const drawLoupe = () => {
@@ -163,6 +281,8 @@
     const current = landmarks[active];
     if (current?.x !== undefined) marks.append(symbol(active, current));
     drawGuides();
+    drawEarlier();
+    drawRulers();
     drawCursor();
     drawRoll();
     drawLoupe();
@@ -172,11 +292,22 @@
   // ---- readings hang at the height of what they measure ----------------------------------------
 
   const ROW = 27;
+  let shownGroup = 'PROPORTION';
+
+  /** Rows of the group shown; what waits only where its points are asked for. */
+  const sortOut = (rows) => {
+    rows.querySelectorAll('.rd').forEach((row) => {
+      const needs = row.dataset.landmarks.split(' ');
+      const asked = ask.value === row.dataset.measure || needs.every((key) => order.includes(key));
+      row.hidden = row.dataset.group !== shownGroup || (row.dataset.anchor === undefined && !asked);
+    });
+  };
   const placeRows = () => {
     const rows = document.querySelector('#readings .rows');
     if (!rows) return;
-    const read = [...rows.querySelectorAll('.rd[data-anchor]')];
-    const waits = [...rows.querySelectorAll('.rd:not([data-anchor])')];
+    sortOut(rows);
+    const read = [...rows.querySelectorAll('.rd[data-anchor]:not([hidden])')];
+    const waits = [...rows.querySelectorAll('.rd:not([data-anchor]):not([hidden])')];
     const wide = window.matchMedia('(min-width:901px) and (min-height:700px)').matches;
     rows.querySelector('#leaders')?.remove();
     if (!wide || read.length === 0) {
@@ -224,7 +355,17 @@
     slot.replaceChildren(parsed);
     document.getElementById('head-note').textContent = parsed.dataset.head;
     window.htmx?.process(parsed);
+    readDoubts();
+    coverReadings();
     placeRows();
+  };
+
+  /** What the server doubts is said at the point, in the roll's help and aloud. */
+  const readDoubts = () => {
+    const before = JSON.stringify(doubts);
+    doubts = {};
+    document.querySelectorAll('#readings .doubts li').forEach((item) => { doubts[item.dataset.landmark] = item.textContent.trim(); });
+    if (JSON.stringify(doubts) !== before && !dragging) draw();
   };
 
   // ---- keeping -----------------------------------------------------------------------------------
@@ -237,12 +378,13 @@
   let timer = null;
   let inConflict = false;
 
-  const headers = (extra) => ({ 'Content-Type': 'application/json', 'X-Bench': 'yes', ...window.penMirror.headers(), ...extra });
+  const headers = (extra) => ({ 'Content-Type': 'application/json', 'X-Bench': 'yes', 'X-Marks-By': encodeURIComponent(localStorage.getItem('pen-mirror-by') ?? ''), ...window.penMirror.headers(), ...extra });
   const showFault = (html) => {
     faults.replaceChildren(...new DOMParser().parseFromString(html, 'text/html').querySelectorAll('.fault'));
   };
 
   const changed = () => {
+    if (first) { preview(); return; }
     dirty = true;
     kept.textContent = data.saving;
     localStorage.setItem(draftKey, JSON.stringify({ version, landmarks }));
@@ -330,6 +472,7 @@
   // ---- changing ----------------------------------------------------------------------------------
 
   const remember = () => {
+    redoStack = [];
     undoStack.push({ landmarks: structuredClone(landmarks), active });
     if (undoStack.length > 500) undoStack.shift();
   };
@@ -339,8 +482,37 @@
   const put = (key, point) => {
     const place = clamp(point);
     const before = landmarks[key];
-    const state = before && before.state !== 'hidden' ? before.state : 'placed';
+    // A proposed point that somebody moved is no longer a proposal.
+    const state = before && before.state !== 'hidden' && before.state !== 'proposed' ? before.state : 'placed';
     landmarks[key] = { x: round(place.x), y: round(place.y), state };
+  };
+
+  /** A place of the picture on the other side of the head's axis, or nothing without a head. */
+  const acrossTheAxis = (point) => {
+    const { crown, chin } = landmarks;
+    if (crown?.x === undefined || chin?.x === undefined) return null;
+    const head = Math.hypot(chin.x - crown.x, chin.y - crown.y);
+    if (head < 4) return null;
+    const side = { x: (chin.y - crown.y) / head, y: -(chin.x - crown.x) / head };
+    const away = (point.x - crown.x) * side.x + (point.y - crown.y) * side.y;
+    return { x: point.x - 2 * away * side.x, y: point.y - 2 * away * side.y };
+  };
+
+  /** Moves the other side along, in a mirror about the head's axis. */
+  const putPair = (key, point) => {
+    put(key, point);
+    const other = buttonOf[key].dataset.mirrored;
+    const there = acrossTheAxis(landmarks[key]);
+    if (pairs && other !== key && there) put(other, there);
+  };
+
+  const image = new Image();
+  /** Where the picture says the point belongs, if that is wanted and something is near. */
+  const snapped = (point) => {
+    if (!snapping) return point;
+    const found = window.penMirror.snap(image, point, 9 * pixel());
+    if (found.kind) say(data.snap.replace('{0}', document.querySelector(`[data-switch="snap"]`).dataset[found.kind]));
+    return found;
   };
 
   const say = (text) => { document.getElementById('say').textContent = text; };
@@ -357,7 +529,99 @@
 
   const placeAndGoOn = (point) => {
     remember();
-    put(active, point);
+    putPair(active, snapped(point));
+    changed();
+    activate(nextOpen());
+  };
+
+  /** Takes a proposed point for good and goes on. */
+  const confirmAndGoOn = () => {
+    remember();
+    landmarks[active].state = 'placed';
+    delete landmarks[active].confidence;
+    changed();
+    activate(nextOpen());
+  };
+
+  const confirmAll = () => {
+    remember();
+    order.forEach((key) => {
+      const mark = landmarks[key];
+      if (mark?.state === 'proposed') landmarks[key] = { x: mark.x, y: mark.y, state: 'placed' };
+    });
+    changed();
+    draw();
+  };
+
+  /** The least sure of what is proposed. */
+  const nextDoubtful = () => {
+    const open = order.filter((key) => landmarks[key]?.state === 'proposed' && key !== active);
+    if (open.length === 0) return;
+    activate(open.reduce((a, b) => ((landmarks[a].confidence ?? 0) <= (landmarks[b].confidence ?? 0) ? a : b)));
+  };
+
+  const proposeButton = document.getElementById('propose');
+  const proposed = document.getElementById('proposed');
+  const proposeRest = async () => {
+    if (proposeButton.disabled) return;
+    proposeButton.disabled = true;
+    proposed.textContent = proposed.dataset.looking;
+    const known = Object.fromEntries(Object.entries(landmarks).filter(([, mark]) => mark.state !== 'proposed'));
+    try {
+      const answer = await fetch(proposeButton.dataset.url, { method: 'POST', headers: headers({}), body: JSON.stringify(known) });
+      if (!answer.ok) throw new Error(String(answer.status));
+      const found = (await answer.json()).landmarks;
+      remember();
+      let count = 0;
+      let doubtful = 0;
+      Object.entries(landmarks).forEach(([key, mark]) => { if (mark.state === 'proposed') delete landmarks[key]; });
+      order.filter((key) => found[key] && !landmarks[key]).forEach((key) => {
+        landmarks[key] = { ...found[key], x: round(found[key].x), y: round(found[key].y) };
+        count += 1;
+        if (isDoubtful(landmarks[key])) doubtful += 1;
+      });
+      proposed.textContent = count === 0 ? proposed.dataset.none : proposed.dataset.found.replace('{0}', count).replace('{1}', doubtful);
+      if (count > 0) changed();
+      if (landmarks[active]?.state !== 'proposed') activate(order.find((key) => !landmarks[key]) ?? order.find((key) => landmarks[key].state === 'proposed') ?? active);
+      draw();
+    } catch {
+      proposed.textContent = proposed.dataset.failed;
+    } finally {
+      proposeButton.disabled = false;
+    }
+  };
+
+  /** The other side of the active point, mirrored about the head's axis. */
+  const mirrorActive = () => {
+    const mark = landmarks[active];
+    const other = buttonOf[active].dataset.mirrored;
+    const there = mark?.x === undefined ? null : acrossTheAxis(mark);
+    if (!there || other === active) return;
+    remember();
+    put(other, there);
+    changed();
+    activate(order.includes(other) ? other : active);
+  };
+
+  /** Three points of the rim give centre, edge and top of the iris. */
+  const placeByRim = (point) => {
+    rim.points.push(point);
+    if (rim.points.length < 3) { draw(); return; }
+    const [p, q, r] = rim.points;
+    const d = 2 * (p.x * (q.y - r.y) + q.x * (r.y - p.y) + r.x * (p.y - q.y));
+    const side = rim.side;
+    rim = null;
+    if (Math.abs(d) < 1e-6) { draw(); return; }
+    const square = (a) => a.x * a.x + a.y * a.y;
+    const centre = {
+      x: (square(p) * (q.y - r.y) + square(q) * (r.y - p.y) + square(r) * (p.y - q.y)) / d,
+      y: (square(p) * (r.x - q.x) + square(q) * (p.x - r.x) + square(r) * (q.x - p.x)) / d,
+    };
+    const radius = Math.hypot(p.x - centre.x, p.y - centre.y);
+    remember();
+    put(`iris_${side}_centre`, centre);
+    put(`iris_${side}_edge`, { x: centre.x + (side === 'l' ? -radius : radius), y: centre.y });
+    put(`iris_${side}_top`, { x: centre.x, y: centre.y - radius });
     changed();
     activate(nextOpen());
   };
@@ -385,14 +649,17 @@
     draw();
   };
 
-  const undo = () => {
-    const before = undoStack.pop();
-    if (!before) return;
-    landmarks = before.landmarks;
-    active = before.active;
+  const stepBetween = (from, to) => {
+    const step = from.pop();
+    if (!step) return;
+    to.push({ landmarks: structuredClone(landmarks), active });
+    landmarks = step.landmarks;
+    active = order.includes(step.active) ? step.active : active;
     changed();
     draw();
   };
+  const undo = () => stepBetween(undoStack, redoStack);
+  const redo = () => stepBetween(redoStack, undoStack);
 
   // ---- pointer -----------------------------------------------------------------------------------
 
@@ -425,6 +692,13 @@
       .filter((entry) => entry.away <= reach)
       .sort((a, b) => a.away - b.away)[0];
     const grabs = near && (landmarks[active] || near.away <= 7 * pixel());
+    if (event.button === 0 && (ruler || rim)) {
+      if (rim) { placeByRim(pointer); return; }
+      if (ruler.length === 3) ruler = [];
+      ruler.push(snapped(pointer));
+      draw();
+      return;
+    }
     if (event.button === 0 && grabs && !event.altKey) {
       dragging = { key: near.key, from: structuredClone(landmarks), moved: false, dx: landmarks[near.key].x - pointer.x, dy: landmarks[near.key].y - pointer.y };
       activate(near.key);
@@ -445,7 +719,7 @@
     pointer = toPicture(event);
     if (dragging) {
       dragging.moved = true;
-      put(dragging.key, { x: pointer.x + dragging.dx, y: pointer.y + dragging.dy });
+      putPair(dragging.key, { x: pointer.x + dragging.dx, y: pointer.y + dragging.dy });
       draw();
       preview();
     } else if (panning) {
@@ -469,8 +743,12 @@
       const done = dragging;
       dragging = null;
       if (done.moved) {
+        if (snapping) putPair(done.key, snapped(landmarks[done.key]));
+        redoStack = [];
         undoStack.push({ landmarks: done.from, active: done.key });
         changed();
+      } else if (landmarks[done.key].state === 'proposed') {
+        confirmAndGoOn();
       }
       draw();
     } else if (panning) {
@@ -488,6 +766,7 @@
 
   // ---- keys --------------------------------------------------------------------------------------
 
+  const KEYS = { p: () => proposeRest(), a: () => confirmAll(), d: () => nextDoubtful(), m: () => mirrorActive(), s: () => flip('snap'), b: () => flip('pairs'), g: () => flip('guides'), r: () => flip('ruler') };
   const STEPS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
   bench.addEventListener('keydown', (event) => {
     const letters = window.penMirror.lettersOn();
@@ -496,7 +775,7 @@
       const [dx, dy] = STEPS[event.key].map((n) => n * by);
       if (landmarks[active]?.x !== undefined) {
         remember();
-        put(active, { x: landmarks[active].x + dx, y: landmarks[active].y + dy });
+        putPair(active, { x: landmarks[active].x + dx, y: landmarks[active].y + dy });
         changed();
       } else {
         const k = Math.max(1, pixel());
@@ -508,9 +787,11 @@
       const step = event.shiftKey ? -1 : 1;
       activate(order[(order.indexOf(active) + step + order.length) % order.length]);
     } else if (event.key === 'Enter' || event.key === ' ') {
-      if (landmarks[active]?.x === undefined || event.key === ' ') placeAndGoOn(pointer); else activate(nextOpen());
+      if (landmarks[active]?.x === undefined || event.key === ' ') placeAndGoOn(pointer);
+      else if (landmarks[active].state === 'proposed') confirmAndGoOn();
+      else activate(nextOpen());
     } else if (event.key === 'Escape') {
-      rollButtons[order.indexOf(active)].focus();
+      if (ruler || rim) { ruler = ruler ? [] : null; rim = null; draw(); } else buttonOf[active].focus();
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       remove();
     } else if (event.key === '+' || event.key === '=') {
@@ -523,6 +804,10 @@
       setState('estimated');
     } else if (letters && event.key.toLowerCase() === 'n') {
       setState('hidden');
+    } else if (letters && KEYS[event.key.toLowerCase()] && !event.ctrlKey && !event.metaKey) {
+      KEYS[event.key.toLowerCase()]();
+    } else if ((event.key.toLowerCase() === 'y' || (event.key === 'Z' && event.shiftKey)) && (letters || event.ctrlKey || event.metaKey)) {
+      redo();
     } else if (event.key.toLowerCase() === 'z' && (letters || event.ctrlKey || event.metaKey)) {
       undo();
     } else {
@@ -534,12 +819,139 @@
   rollButtons.forEach((button) => button.addEventListener('click', () => { activate(button.dataset.landmark); bench.focus(); }));
   document.querySelectorAll('[data-tool]').forEach((button) => button.addEventListener('click', () => {
     const tool = button.dataset.tool;
-    if (tool === 'undo') undo(); else if (tool === 'remove') remove(); else setState(tool);
+    const does = { undo, redo, remove, mirror: mirrorActive, circle: () => { rim = { side: active.split('_')[1], points: [] }; } };
+    if (does[tool]) does[tool](); else setState(tool);
     bench.focus();
   }));
+  proposeButton.addEventListener('click', () => { proposeRest(); bench.focus(); });
+  document.getElementById('confirm').addEventListener('click', () => { confirmAll(); bench.focus(); });
+
+  const switches = [...document.querySelectorAll('[data-switch]')];
+  const flip = (name) => {
+    if (name === 'snap') snapping = !snapping;
+    if (name === 'pairs') pairs = !pairs;
+    if (name === 'guides') guided = !guided;
+    if (name === 'ruler') ruler = ruler ? null : [];
+    const on = { snap: snapping, pairs, guides: guided, ruler: ruler !== null }[name];
+    switches.find((button) => button.dataset.switch === name).setAttribute('aria-pressed', String(on));
+    draw();
+  };
+  switches.forEach((button) => button.addEventListener('click', () => { flip(button.dataset.switch); bench.focus(); }));
+
+  // ---- what is asked for -----------------------------------------------------------------------
+
+  const SEQUENCES = { crown: /^$/, eyes: /^(eye|lash|iris|pupil)/, jaw: /^(crown|chin|cheek|jaw)/ };
+  const askFor = () => {
+    const asked = ask.selectedOptions[0].dataset.landmarks.split(' ');
+    const begins = SEQUENCES[sequence.value];
+    const known = all.filter((key) => asked.includes(key));
+    order = [...known.filter((key) => begins.test(key)), ...known.filter((key) => !begins.test(key))];
+    const roll = document.getElementById('roll');
+    const rest = all.filter((key) => !order.includes(key));
+    [...order, ...rest].forEach((key) => {
+      buttonOf[key].parentElement.hidden = rest.includes(key);
+      roll.append(buttonOf[key].parentElement);
+    });
+    const face = ask.value === 'quick' || ask.value === 'full' ? null : document.querySelector(`.rd[data-measure="${ask.value}"]`)?.dataset.group ?? (ask.value === 'head' || ask.value === 'part' ? 'FACE' : null);
+    if (face) showGroup(face);
+    active = order.find((key) => !landmarks[key]) ?? order[0];
+    localStorage.setItem(settings, JSON.stringify({ ask: ask.value, sequence: sequence.value }));
+  };
+  const groupButtons = [...document.querySelectorAll('[data-group].btn')];
+  const showGroup = (name) => {
+    shownGroup = name;
+    groupButtons.forEach((button) => button.setAttribute('aria-pressed', String(button.dataset.group === name)));
+    placeRows();
+  };
+  groupButtons.forEach((button) => button.addEventListener('click', () => showGroup(button.dataset.group)));
+  [ask, sequence].forEach((select) => select.addEventListener('change', () => { askFor(); draw(); bench.focus(); }));
+
+  // ---- guess first -----------------------------------------------------------------------------
+
+  const guess = document.getElementById('guess');
+  const guessed = new Map();
+  const coverReadings = () => {
+    const slot = document.getElementById('readings-slot');
+    slot.classList.toggle('guessing', guess.checked);
+    slot.querySelectorAll('.rd[data-anchor]').forEach((row) => {
+      const told = guessed.get(row.dataset.measure);
+      row.querySelector('.guess, .guessed')?.remove();
+      row.classList.toggle('revealed', told !== undefined);
+      if (told !== undefined && guess.checked) {
+        row.append(new DOMParser().parseFromString(told, 'text/html').body.firstElementChild);
+      } else if (guess.checked) {
+        const input = document.createElement('input');
+        input.className = 'guess';
+        input.inputMode = 'decimal';
+        input.setAttribute('aria-label', row.querySelector('.name').textContent);
+        input.addEventListener('keydown', (event) => { if (event.key === 'Enter') tellGuess(row.dataset.measure, input.value); });
+        row.append(input);
+      }
+    });
+  };
+  const tellGuess = async (measure, value) => {
+    const answer = await fetch(data.guesses, { method: 'POST', headers: { 'Content-Type': 'application/x-www-form-urlencoded', ...window.penMirror.headers() }, body: new URLSearchParams({ measure, guessed: value }) });
+    const text = await answer.text();
+    if (answer.ok) { guessed.set(measure, text); coverReadings(); } else showFault(text);
+  };
+  guess.checked = localStorage.getItem('pen-mirror-guess') === 'on';
+  guess.addEventListener('change', () => { localStorage.setItem('pen-mirror-guess', guess.checked ? 'on' : 'off'); coverReadings(); });
+
+  // ---- earlier markings, marking twice ------------------------------------------------------------
+
+  const history = document.querySelector('.history');
+  history.addEventListener('click', async (event) => {
+    const button = event.target.closest('button[data-version]');
+    if (!button) return;
+    const off = button.getAttribute('aria-pressed') === 'true';
+    history.querySelectorAll('button').forEach((other) => other.setAttribute('aria-pressed', String(other === button && !off)));
+    const compared = document.getElementById('compared');
+    earlier = null;
+    compared.textContent = '';
+    if (!off) {
+      const answer = await fetch(`${history.dataset.url}${button.dataset.version}.json`);
+      if (!answer.ok) return;
+      earlier = await answer.json();
+      const moved = Object.entries(earlier).filter(([key, mark]) => mark.x !== undefined && landmarks[key]?.x !== undefined).map(([key, mark]) => Math.hypot(mark.x - landmarks[key].x, mark.y - landmarks[key].y)).filter((away) => away > 0);
+      compared.textContent = compared.dataset.text.replace('{0}', moved.length).replace('{1}', Math.max(0, ...moved).toFixed(1));
+    }
+    draw();
+  });
+  const by = document.getElementById('by');
+  by.value = localStorage.getItem('pen-mirror-by') ?? '';
+  by.addEventListener('change', () => localStorage.setItem('pen-mirror-by', by.value.trim()));
+
+  const repeat = document.getElementById('repeat');
+  repeat.addEventListener('click', async () => {
+    if (!first) {
+      first = { landmarks: structuredClone(landmarks), earlier, undoStack };
+      landmarks = {};
+      earlier = null;
+      undoStack = [];
+      repeat.textContent = repeat.dataset.on;
+      document.getElementById('repeat-outcome').replaceChildren();
+      askFor();
+      draw();
+      preview();
+      bench.focus();
+      return;
+    }
+    const answer = await fetch(repeat.dataset.url, { method: 'POST', headers: headers({}), body: JSON.stringify(landmarks) });
+    const text = await answer.text();
+    if (!answer.ok) { showFault(text); return; }
+    document.getElementById('repeat-outcome').replaceChildren(...new DOMParser().parseFromString(text, 'text/html').body.children);
+    earlier = landmarks;
+    ({ landmarks, undoStack } = first);
+    first = null;
+    repeat.textContent = repeat.dataset.done;
+    draw();
+    preview();
+  });
   document.querySelectorAll('[data-zoom]').forEach((button) => button.addEventListener('click', () => {
     const middle = { x: view.x + view.width / 2, y: view.y + view.height / 2 };
-    if (button.dataset.zoom === 'fit') fit(); else zoom(button.dataset.zoom === 'in' ? 1.4 : 1 / 1.4, middle);
+    if (button.dataset.zoom === 'fit') fit();
+    else if (button.dataset.zoom === 'head') fitHead();
+    else zoom(button.dataset.zoom === 'in' ? 1.4 : 1 / 1.4, middle);
   }));
   document.getElementById('readings-slot').addEventListener('click', (event) => {
     const row = event.target.closest('.rd');
@@ -550,16 +962,24 @@
   // ---- beginning ---------------------------------------------------------------------------------
 
   for (const id of ['picture', 'loupe-picture']) {
-    const image = document.getElementById(id);
-    image.setAttribute('href', data.picture);
-    image.setAttribute('width', width);
-    image.setAttribute('height', height);
+    const shown = document.getElementById(id);
+    shown.setAttribute('href', data.picture);
+    shown.setAttribute('width', width);
+    shown.setAttribute('height', height);
   }
+  image.src = data.picture;
+  const before = JSON.parse(localStorage.getItem(settings) ?? '{}');
+  if ([...ask.options].some((option) => option.value === before.ask)) ask.value = before.ask;
+  if (SEQUENCES[before.sequence]) sequence.value = before.sequence;
+  askFor();
+  coverReadings();
+  readDoubts();
   // Points that could not be sent before the page was closed come back.
   const draft = JSON.parse(localStorage.getItem(draftKey) ?? 'null');
   if (draft && JSON.stringify(draft.landmarks) !== JSON.stringify(landmarks)) {
     landmarks = draft.landmarks;
     version = draft.version;
+    active = order.find((key) => !landmarks[key]) ?? order[0];
     changed();
   } else {
     if (draft) kept.textContent = data.saved;
@@ -569,4 +989,4 @@
   document.body.addEventListener('htmx:afterSwap', placeRows);
   fit();
   bench.focus({ preventScroll: true });
-})();
+});

@@ -50,6 +50,10 @@ public final class StyleFile {
     sheet.works().forEach(work -> write(works.addObject(), work));
     ArrayNode measures = document.putArray("measures");
     sheet.rules().forEach(rule -> write(measures.addObject(), rule));
+    if (!sheet.markingErrors().isEmpty()) {
+      ObjectNode errors = document.putObject("markingErrors");
+      sheet.markingErrors().forEach((measure, error) -> errors.put(measure.key(), error));
+    }
     ArrayNode palette = document.putArray("palette");
     for (PaletteColour colour : sheet.palette()) {
       palette
@@ -91,7 +95,8 @@ public final class StyleFile {
             view(document.path("scope").path("view").asString("front")),
             works,
             rules,
-            palette));
+            palette,
+            markingErrors(document)));
   }
 
   public StyleSheet sheet() {
@@ -130,6 +135,18 @@ public final class StyleFile {
     node.put("strength", rule.strength().word());
     node.put("weight", rule.weight());
     node.put("handSet", false);
+  }
+
+  private static Map<Measure, Double> markingErrors(JsonNode document) throws FormatException {
+    Map<Measure, Double> errors = new LinkedHashMap<>();
+    JsonNode node = document.path("markingErrors");
+    for (Map.Entry<String, JsonNode> entry : node.properties()) {
+      Optional<Measure> measure = MeasureCatalogue.byKey(entry.getKey());
+      if (measure.isPresent()) {
+        errors.put(measure.get(), Json.requireNumber(node, entry.getKey(), "the marking errors"));
+      }
+    }
+    return errors;
   }
 
   private static MeasuredWork work(JsonNode node) throws FormatException {

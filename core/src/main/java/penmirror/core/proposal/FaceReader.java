@@ -505,7 +505,7 @@ final class FaceReader {
 
   private void mouth(Joint joint, Point chin) {
     if (joint.mouth().isPresent()) {
-      Piece mouth = joint.mouth().get();
+      Piece mouth = wholeMouth(joint.mouth().get());
       put(Landmark.MOUTH_L, new Point(mouth.left(), mouth.leftV()), joint.mouthTerm(), false);
       put(Landmark.MOUTH_R, new Point(mouth.right(), mouth.rightV()), joint.mouthTerm(), false);
       put(Landmark.MOUTH_TOP, new Point(mouth.u(), mouth.top()), joint.mouthTerm(), false);
@@ -515,6 +515,72 @@ final class FaceReader {
       put(Landmark.MOUTH_L, new Point(chin.x() - 0.31, v), NO_MOUTH, true);
       put(Landmark.MOUTH_R, new Point(chin.x() + 0.31, v), NO_MOUTH, true);
     }
+  }
+
+  /**
+   * The mouth with its thin ends: what is darker than the skin beside it and hangs together with
+   * the part that was found. A mouth line tapers to less than what is taken for a part.
+   */
+  private Piece wholeMouth(Piece mouth) {
+    int fromColumn = FaceGrid.column(mouth.left() - 0.5);
+    int toColumn = FaceGrid.column(mouth.right() + 0.5);
+    int fromRow = FaceGrid.row(mouth.top() - 0.25);
+    int toRow = FaceGrid.row(mouth.bottom() + 0.15);
+    int width = toColumn - fromColumn + 1;
+    int height = toRow - fromRow + 1;
+    boolean[] set = new boolean[width * height];
+    for (int row = 0; row < height; row++) {
+      for (int column = 0; column < width; column++) {
+        set[row * width + column] = isDarkLine(fromColumn + column, fromRow + row);
+      }
+    }
+    double found = 0;
+    Parts.Part best = null;
+    for (Parts.Part part : Parts.of(new Mask(width, height, set))) {
+      int inside = 0;
+      for (int pixel : part.pixels()) {
+        double u = FaceGrid.u(fromColumn + pixel % width);
+        double v = FaceGrid.v(fromRow + pixel / width);
+        if (u >= mouth.left() && u <= mouth.right() && v >= mouth.top() && v <= mouth.bottom()) {
+          inside++;
+        }
+      }
+      if (inside > found) {
+        found = inside;
+        best = part;
+      }
+    }
+    // Running on to the window's edge it is the outline of the face or a beard, not the mouth.
+    if (best == null || best.left() == 0 || best.right() == width) {
+      return mouth;
+    }
+    double edge = Math.max(1, 0.05 * best.width());
+    List<Parts.Part> one = List.of(best);
+    return new Piece(
+        mouth.u(),
+        mouth.v(),
+        mouth.top(),
+        mouth.bottom(),
+        Math.min(mouth.left(), FaceGrid.u(fromColumn + best.left() - 0.5)),
+        Math.max(mouth.right(), FaceGrid.u(fromColumn + best.right() - 0.5)),
+        FaceGrid.v(fromRow + meanRow(one, width, 0, best.left() + edge)),
+        FaceGrid.v(fromRow + meanRow(one, width, best.right() - edge, width)),
+        mouth.footU(),
+        mouth.contrast());
+  }
+
+  /** Darker than the skin a little above or below. */
+  private boolean isDarkLine(int column, int row) {
+    if (!inside(column, row)) {
+      return false;
+    }
+    float here = grid.lightness[row * grid.width + column];
+    float beside = 0;
+    for (int away : new int[] {-6, 6}) {
+      int other = Math.max(0, Math.min(grid.height - 1, row + away));
+      beside = Math.max(beside, grid.lightness[other * grid.width + column]);
+    }
+    return beside - here > 0.05 || !grid.isSkin(column, row);
   }
 
   private void nose(Joint joint, Point chin) {

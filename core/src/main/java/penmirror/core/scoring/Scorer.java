@@ -138,7 +138,7 @@ public final class Scorer {
     List<Double> points = new ArrayList<>();
     for (MeasuredWork work : works) {
       List<MeasuredWork> others = works.stream().filter(other -> other != work).toList();
-      StyleSheet rest = StyleSheet.rulesOnly(sheet.name(), sheet.view(), others);
+      StyleSheet rest = sheet.rulesOver(others);
       overall(ruleScores(rest, work.view(), results(work))).ifPresent(points::add);
     }
     if (points.size() < 2) {
@@ -179,7 +179,7 @@ public final class Scorer {
       for (int i = 0; i < n; i++) {
         works.add(sheet.works().get(random.nextInt(n)));
       }
-      StyleSheet drawn = n == 0 ? sheet : StyleSheet.rulesOnly(sheet.name(), sheet.view(), works);
+      StyleSheet drawn = n == 0 ? sheet : sheet.rulesOver(works);
       Map<Measure, MeasureResult> shaken = new java.util.LinkedHashMap<>(results);
       for (Map.Entry<Measure, MeasureResult> entry : shaken.entrySet()) {
         double noise = random.nextGaussian();

@@ -34,15 +34,18 @@ public record Rule(
   /**
    * A rule over works that all have the measure, before weights are shared out within groups. Its
    * middle heeds how much each work counts; its spread does not.
+   *
+   * @param markingError no rule is tighter than one can mark; 0 where that was not measured
    */
-  static Rule over(Measure measure, List<MeasuredWork> works, int worksInScope) {
+  static Rule over(
+      Measure measure, List<MeasuredWork> works, int worksInScope, double markingError) {
     double[] values =
         works.stream()
             .mapToDouble(work -> measure.scale().toScale(work.values().get(measure)))
             .toArray();
     double[] weights = works.stream().mapToDouble(MeasuredWork::weight).toArray();
     Sample scaled = Sample.of(values);
-    double tolerance = tolerance(measure, scaled);
+    double tolerance = Math.max(markingError, tolerance(measure, scaled));
     double share = values.length / (double) worksInScope;
     Strength strength = Strength.of(tolerance, measure.spreadAmongStyles(), share);
     double weight =

@@ -21,13 +21,16 @@ import penmirror.core.measure.line.LineMeasures;
  *
  * @param works every work that was given, in that order
  * @param rules in the catalogue's order; measures that no work has are absent
+ * @param markingErrors how far readings differ when the same figure is marked twice, in the scale
+ *     of each measure; only where that was measured
  */
 public record StyleSheet(
     String name,
     View view,
     List<MeasuredWork> works,
     List<Rule> rules,
-    List<PaletteColour> palette) {
+    List<PaletteColour> palette,
+    Map<Measure, Double> markingErrors) {
 
   /** Colours of two works nearer than this in OKLab are one colour of the style. */
   private static final double SAME_COLOUR = 0.04;
@@ -38,16 +41,27 @@ public record StyleSheet(
     works = List.copyOf(works);
     rules = List.copyOf(rules);
     palette = List.copyOf(palette);
+    markingErrors = Map.copyOf(markingErrors);
   }
 
   /** The sheet over any number of works, none included: then it has no rules. */
   public static StyleSheet of(String name, View view, List<MeasuredWork> works) {
-    return new StyleSheet(name, view, works, rules(view, works), palette(works));
+    return of(name, view, works, Map.of());
   }
 
-  /** The rules alone, for scores that make many sheets: no palette is sought. */
-  public static StyleSheet rulesOnly(String name, View view, List<MeasuredWork> works) {
-    return new StyleSheet(name, view, works, rules(view, works), List.of());
+  /** The same, by a hand whose marking errors are known: no rule is tighter than they. */
+  public static StyleSheet of(
+      String name, View view, List<MeasuredWork> works, Map<Measure, Double> markingErrors) {
+    return new StyleSheet(
+        name, view, works, rules(view, works, markingErrors), palette(works), markingErrors);
+  }
+
+  /**
+   * This sheet's rules over other works, for scores that make many sheets: no palette is sought.
+   */
+  public StyleSheet rulesOver(List<MeasuredWork> others) {
+    return new StyleSheet(
+        name, view, others, rules(view, others, markingErrors), List.of(), markingErrors);
   }
 
   public Optional<Rule> rule(Measure measure) {
@@ -85,14 +99,15 @@ public record StyleSheet(
         && (measure.comparison() == Comparison.ACROSS_VIEWS || work.view() == view);
   }
 
-  private static List<Rule> rules(View view, List<MeasuredWork> works) {
+  private static List<Rule> rules(
+      View view, List<MeasuredWork> works, Map<Measure, Double> markingErrors) {
     List<Rule> rules = new ArrayList<>();
     for (Measure measure : MeasureCatalogue.all()) {
       List<MeasuredWork> scope = works.stream().filter(w -> inScope(measure, w, view)).toList();
       List<MeasuredWork> read =
           scope.stream().filter(work -> work.values().containsKey(measure)).toList();
       if (!read.isEmpty()) {
-        rules.add(Rule.over(measure, read, scope.size()));
+        rules.add(Rule.over(measure, read, scope.size(), markingErrors.getOrDefault(measure, 0.0)));
       }
     }
     dropStandIn(rules);

@@ -6,6 +6,7 @@ import static penmirror.web.storage.generated.Tables.WORK;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
@@ -34,6 +35,9 @@ public class MarkingStore {
    * @param version 0 when nothing was marked yet
    */
   public record Marking(int version, Marks marks, Optional<Instant> savedAt) {}
+
+  /** A saved version, as history lists it. */
+  public record Saved(int version, Instant at, String by, int points) {}
 
   public Marking newest(long workId, View view) {
     return database
@@ -72,6 +76,15 @@ public class MarkingStore {
    * @return the newest version, or empty when another save came in between: nothing is saved then
    */
   public Optional<Integer> save(long workId, int madeFromVersion, Marks marks) {
+    return save(workId, madeFromVersion, marks, "");
+  }
+
+  /**
+   * The same, with the name of who marked.
+   *
+   * @param by at most 100 characters; empty where nobody said
+   */
+  public Optional<Integer> save(long workId, int madeFromVersion, Marks marks, String by) {
     Marking newest = newest(workId, marks.view());
     if (newest.version() != madeFromVersion) {
       return newest.marks().equals(marks) ? Optional.of(newest.version()) : Optional.empty();
@@ -83,6 +96,7 @@ public class MarkingStore {
           .set(MARKING.VERSION, newest.version() + 1)
           .set(MARKING.LANDMARKS, JSONB.valueOf(MarksFile.landmarksJson(marks)))
           .set(MARKING.SAVED_AT, OffsetDateTime.now(clock))
+          .set(MARKING.MADE_BY, by)
           .execute();
       return Optional.of(newest.version() + 1);
     } catch (DuplicateKeyException e) {
@@ -90,7 +104,31 @@ public class MarkingStore {
     }
   }
 
-  private static Marks marks(View view, JSONB landmarks) {
+  /** The newest versions of a work's marking, newest first. */
+  public List<Saved> history(long workId, int most) {
+    return database
+        .selectFrom(MARKING)
+        .where(MARKING.WORK_ID.eq(workId))
+        .orderBy(MARKING.VERSION.desc())
+        .limit(most)
+        .fetch(
+            row ->
+                new Saved(
+                    row.getVersion(),
+                    row.getSavedAt().toInstant(),
+                    row.getMadeBy(),
+                    marks(View.FRONT, row.getLandmarks()).landmarks().size()));
+  }
+
+  /** One version; empty when there is none of that number. */
+  public Optional<Marks> at(long workId, View view, int version) {
+    return database
+        .selectFrom(MARKING)
+        .where(MARKING.WORK_ID.eq(workId), MARKING.VERSION.eq(version))
+        .fetchOptional(row -> marks(view, row.getLandmarks()));
+  }
+
+  static Marks marks(View view, JSONB landmarks) {
     try {
       return MarksFile.ofLandmarksJson(view, landmarks.data());
     } catch (FormatException e) {

@@ -1,41 +1,73 @@
 package penmirror.web.measure;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.Doubt;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.Reading;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.line.LineReadings;
+import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.evidence.RepeatStore;
 import penmirror.web.layout.ReadingStrip;
 import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
 /** What the bench shows beside the picture: the readings, each against the rule of the others. */
 @Component
 class Bench {
+  private static final int SHEETS_KEPT = 50;
+
   private final SheetMaker sheets;
   private final PixelReadingStore pixelReadings;
+  private final RepeatStore repeats;
+  private final ScopeStore scopes;
   private final MessageSource messages;
 
-  Bench(SheetMaker sheets, PixelReadingStore pixelReadings, MessageSource messages) {
+  /** Rules that a moving point is held against: making them anew for each step would lag. */
+  private final Map<Long, StyleSheet> lastSheets =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Long, StyleSheet> eldest) {
+              return size() > SHEETS_KEPT;
+            }
+          });
+
+  Bench(
+      SheetMaker sheets,
+      PixelReadingStore pixelReadings,
+      RepeatStore repeats,
+      ScopeStore scopes,
+      MessageSource messages) {
     this.sheets = sheets;
     this.pixelReadings = pixelReadings;
+    this.repeats = repeats;
+    this.scopes = scopes;
     this.messages = messages;
   }
 
@@ -43,6 +75,8 @@ class Bench {
    * One reading, or what it waits for.
    *
    * @param anchorY where on the picture it was read, in pixels; empty without a place
+   * @param canon what a realistic adult reads
+   * @param error one standard error, empty without a reading
    */
   record Row(
       String key,
@@ -53,7 +87,10 @@ class Bench {
       Optional<ReadingStrip> strip,
       String rule,
       Optional<Double> anchorY,
-      String landmarks) {
+      String landmarks,
+      MeasureGroup group,
+      String canon,
+      String error) {
 
     public boolean isRead() {
       return !value.isEmpty();
@@ -64,22 +101,45 @@ class Bench {
   record PixelRow(
       String name, String value, String unit, String rule, Optional<ReadingStrip> strip) {}
 
+  /** Something about the marks that can hardly be meant. */
+  record DoubtRow(String landmark, String text) {}
+
   /** Fills the two reading blocks. */
   void addReadings(Model model, Study study, Work work, Marks marks) {
+    addReadings(model, study, work, marks, sheets.sheetOf(study, work.id()));
+  }
+
+  /** The same while a point moves, against the rules as they stood when the page was last kept. */
+  void addMovingReadings(Model model, Study study, Work work, Marks marks) {
+    StyleSheet others =
+        lastSheets.computeIfAbsent(work.id(), id -> sheets.sheetOf(study, work.id()));
+    addReadings(model, study, work, marks, others);
+  }
+
+  private void addReadings(Model model, Study study, Work work, Marks marks, StyleSheet others) {
+    lastSheets.put(work.id(), others);
     PixelReadingStore.Progress progress = pixelReadings.progress(work.pictureSha256());
-    Evidence evidence = new Evidence(marks, progress.readings());
-    StyleSheet others = sheets.sheetOf(study, work.id());
+    Evidence evidence =
+        new Evidence(marks, progress.readings(), repeats.technicalError(study.id()).markingError());
+    StatureConvention convention = scopes.convention(study.id());
     List<Row> rows = new ArrayList<>();
     List<PixelRow> pixelRows = new ArrayList<>();
     MeasureCatalogue.readAll(evidence)
         .forEach(
             (measure, result) -> {
               Optional<Rule> rule = others.rule(measure);
+              if (convention.excludes(measure)) {
+                return;
+              }
               if (!measure.isFromPixels()) {
                 result.fold(
-                    reading ->
-                        rows.add(row(measure, marks, rule, Optional.of(reading.value()), "")),
-                    none -> rows.add(row(measure, marks, rule, Optional.empty(), waitsFor(none))));
+                    reading -> rows.add(row(measure, marks, rule, Optional.of(reading), "")),
+                    none -> {
+                      if (none.reason() != NoReading.Reason.NOT_IN_THIS_VIEW) {
+                        rows.add(row(measure, marks, rule, Optional.empty(), waitsFor(none)));
+                      }
+                      return true;
+                    });
               } else if (result.reading().isPresent() && !standsIn(measure, evidence)) {
                 double value = result.reading().get().value();
                 pixelRows.add(
@@ -95,6 +155,11 @@ class Bench {
         java.util.Comparator.comparing((Row row) -> !row.isRead())
             .thenComparing(row -> row.anchorY().orElse(Double.MAX_VALUE)));
     model.addAttribute("rows", rows);
+    model.addAttribute(
+        "doubts",
+        Doubt.about(marks, work.widthPixels(), work.heightPixels()).stream()
+            .map(doubt -> new DoubtRow(doubt.at().key(), text("doubt." + doubt.kind().name())))
+            .toList());
     model.addAttribute("pixelRows", pixelRows);
     model.addAttribute("pixels", progress);
     model.addAttribute("otherWorks", others.works().size());
@@ -118,18 +183,28 @@ class Bench {
   }
 
   private Row row(
-      Measure measure, Marks marks, Optional<Rule> rule, Optional<Double> value, String waitsFor) {
+      Measure measure,
+      Marks marks,
+      Optional<Rule> rule,
+      Optional<Reading> reading,
+      String waitsFor) {
     List<String> keys = measure.needs().stream().map(Landmark::key).toList();
+    OptionalDouble canon = measure.valueOf(Canon.realistic());
     return new Row(
         measure.key(),
         Wording.name(measure),
-        value.map(v -> Wording.number(measure.unit(), v)).orElse(""),
+        reading.map(r -> Wording.number(measure.unit(), r.value())).orElse(""),
         Wording.unit(measure.unit()),
         waitsFor,
-        value.flatMap(v -> rule.map(r -> ReadingStrip.of(r, v))),
+        reading.flatMap(r -> rule.map(band -> ReadingStrip.of(band, r.value()))),
         rule.map(Bench::band).orElse(""),
-        value.flatMap(v -> anchor(measure, marks)),
-        String.join(" ", keys));
+        reading.flatMap(r -> anchor(measure, marks)),
+        String.join(" ", keys),
+        measure.group(),
+        canon.isPresent() ? Wording.number(measure.unit(), canon.getAsDouble()) : "",
+        reading
+            .map(r -> Wording.number(r.standardError(), measure.unit().decimals() + 1))
+            .orElse(""));
   }
 
   /**

@@ -1,10 +1,12 @@
 package penmirror.web.measure;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.context.MessageSource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -17,15 +19,28 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
-import penmirror.core.figure.Landmark;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
+import penmirror.core.file.Resolution;
+import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
+import penmirror.core.format.ProposalJson;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.Reading;
+import penmirror.core.measure.TechnicalError;
+import penmirror.core.measure.Unit;
+import penmirror.core.measure.Wording;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;
+import penmirror.web.evidence.RepeatStore;
+import penmirror.web.layout.NotFoundException;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.studies.Scan;
+import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -36,12 +51,24 @@ import penmirror.web.studies.WorkStore;
 class MeasureController {
   private static final String VERSION_HEADER = "X-Marks-Version";
 
+  /** Who marks, percent-encoded: headers carry no other letters. */
+  private static final String BY_HEADER = "X-Marks-By";
+
+  private static final int LONGEST_NAME = 100;
+  private static final int VERSIONS_SHOWN = 20;
+
   private final StudyStore studies;
   private final WorkStore works;
   private final MarkingStore markings;
   private final PixelReading pixelReading;
   private final EvidenceFinder evidence;
   private final Bench bench;
+  private final Questions questions;
+  private final Proposing proposing;
+  private final Twins twins;
+  private final RepeatStore repeats;
+  private final GuessStore guesses;
+  private final ScanStore scans;
   private final Rail rail;
   private final MessageSource messages;
 
@@ -52,6 +79,12 @@ class MeasureController {
       PixelReading pixelReading,
       EvidenceFinder evidence,
       Bench bench,
+      Questions questions,
+      Proposing proposing,
+      Twins twins,
+      RepeatStore repeats,
+      GuessStore guesses,
+      ScanStore scans,
       Rail rail,
       MessageSource messages) {
     this.studies = studies;
@@ -60,6 +93,12 @@ class MeasureController {
     this.pixelReading = pixelReading;
     this.evidence = evidence;
     this.bench = bench;
+    this.questions = questions;
+    this.proposing = proposing;
+    this.twins = twins;
+    this.repeats = repeats;
+    this.guesses = guesses;
+    this.scans = scans;
     this.rail = rail;
     this.messages = messages;
   }
@@ -90,9 +129,139 @@ class MeasureController {
     bench.addReadings(model, study, work, marking.marks());
     model.addAttribute("version", marking.version());
     model.addAttribute("landmarks", MarksFile.landmarksJson(marking.marks()));
-    model.addAttribute("roll", roll());
     model.addAttribute("neighbours", neighbours(work));
+    questions.addTo(model, study, work);
+    model.addAttribute("learnsFrom", proposing.learnsFrom(work));
+    model.addAttribute("twins", twins.of(work));
+    model.addAttribute("history", markings.history(workId, VERSIONS_SHOWN));
+    model.addAttribute("repeats", repeats.technicalError(studyId).figures());
+    model.addAttribute(
+        "pixelsPerInch",
+        scans.of(workId).flatMap(Scan::resolution).map(Resolution::pixelsPerInch).orElse(null));
     return "measure/page";
+  }
+
+  /** Where the points that are not marked probably lie. */
+  @PostMapping("/studies/{studyId}/works/{workId}/proposal")
+  ResponseEntity<String> propose(
+      @PathVariable long studyId, @PathVariable long workId, @RequestBody String landmarks)
+      throws UnusablePictureException, FormatException {
+    Work work = works.require(studyId, workId);
+    Marks known = MarksFile.ofLandmarksJson(work.view(), landmarks);
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_JSON)
+        .body(ProposalJson.write(proposing.propose(work, known)));
+  }
+
+  /** One version of the marking, to lay over another. */
+  @GetMapping("/studies/{studyId}/works/{workId}/marks/{version}.json")
+  ResponseEntity<String> version(
+      @PathVariable long studyId, @PathVariable long workId, @PathVariable int version) {
+    Work work = works.require(studyId, workId);
+    Marks marks =
+        markings
+            .at(workId, work.view(), version)
+            .orElseThrow(() -> new NotFoundException("fault.marking.unknown", version));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_JSON)
+        .body(MarksFile.landmarksJson(marks));
+  }
+
+  /** Takes over the marks of the same picture at another size. */
+  @PostMapping("/studies/{studyId}/works/{workId}/marks/copy")
+  String copyMarks(@PathVariable long studyId, @PathVariable long workId, @RequestParam long from) {
+    Work work = works.require(studyId, workId);
+    Twins.Twin twin =
+        twins.of(work).stream()
+            .filter(t -> t.work().id() == from)
+            .findFirst()
+            .orElseThrow(() -> new NotFoundException("fault.work.unknown", from));
+    int version = markings.newest(workId, work.view()).version();
+    markings.save(workId, version, twins.marksFor(work, twin));
+    return "redirect:/studies/" + studyId + "/works/" + workId + "/measure";
+  }
+
+  /** Keeps a second marking made without sight of the first, and tells how far they lie apart. */
+  @PostMapping("/studies/{studyId}/works/{workId}/repeat")
+  String repeat(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestBody String landmarks,
+      Model model,
+      HttpServletResponse response) {
+    Work work = works.require(studyId, workId);
+    Marks first = markings.newest(workId, work.view()).marks();
+    Marks second;
+    try {
+      second = MarksFile.ofLandmarksJson(work.view(), landmarks);
+    } catch (FormatException e) {
+      return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
+    }
+    repeats.keep(workId, new TechnicalError.Pair(first, second));
+    TechnicalError here = TechnicalError.of(List.of(new TechnicalError.Pair(first, second)));
+    model.addAttribute("repeat", RepeatRow.of(here, first));
+    model.addAttribute("figures", repeats.technicalError(studyId).figures());
+    model.addAttribute("enough", TechnicalError.ENOUGH_FIGURES);
+    return "measure/repeat :: outcome";
+  }
+
+  /** Keeps a guess and tells by how much it was off. */
+  @PostMapping("/studies/{studyId}/works/{workId}/guesses")
+  String guess(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam("measure") String key,
+      @RequestParam String guessed,
+      Model model,
+      HttpServletResponse response) {
+    Work work = works.require(studyId, workId);
+    Optional<Reading> reading =
+        MeasureCatalogue.byKey(key).flatMap(measure -> measure.read(evidence.of(work)).reading());
+    OptionalDouble value = number(guessed);
+    if (reading.isEmpty() || value.isEmpty()) {
+      return fault(
+          model,
+          response,
+          HttpStatus.BAD_REQUEST,
+          messages.getMessage("measure.guess.fault", new Object[] {guessed}, Locale.ENGLISH));
+    }
+    GuessStore.Guess guess = new GuessStore.Guess(key, value.getAsDouble(), reading.get().value());
+    guesses.keep(workId, guess);
+    Unit unit = reading.get().measure().unit();
+    String off = Wording.number(Math.abs(guess.error()), unit.decimals());
+    String way = guess.error() < 0 ? "measure.guess.low" : "measure.guess.high";
+    model.addAttribute(
+        "text",
+        messages.getMessage(
+            Wording.number(unit, 0).equals(off) ? "measure.guess.right" : way,
+            new Object[] {off, Wording.unit(unit)},
+            Locale.ENGLISH));
+    return "measure/repeat :: guess";
+  }
+
+  private static OptionalDouble number(String text) {
+    try {
+      double value = Double.parseDouble(text.strip().replace(',', '.').replace('\u2212', '-'));
+      return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
+    } catch (NumberFormatException e) {
+      return OptionalDouble.empty();
+    }
+  }
+
+  /** How far apart two markings of one point lie. */
+  record RepeatRow(String key, String pixels) {
+    static List<RepeatRow> of(TechnicalError error, Marks first) {
+      double head = first.headFrame().map(HeadFrame::headPixels).orElse(0.0);
+      // Of one pair the error is the distance by the root of two.
+      return error.heads().entrySet().stream()
+          .sorted(java.util.Map.Entry.comparingByValue(java.util.Comparator.reverseOrder()))
+          .map(
+              entry ->
+                  new RepeatRow(
+                      entry.getKey().key(),
+                      Wording.number(entry.getValue() * Math.sqrt(2) * head, 1)))
+          .toList();
+    }
   }
 
   /** Saves a marking made from a version; tells when another save came in between. */
@@ -101,6 +270,7 @@ class MeasureController {
       @PathVariable long studyId,
       @PathVariable long workId,
       @RequestHeader(VERSION_HEADER) int madeFrom,
+      @RequestHeader(name = BY_HEADER, defaultValue = "") String by,
       @RequestBody String landmarks,
       Model model,
       HttpServletResponse response) {
@@ -112,7 +282,7 @@ class MeasureController {
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
-    Optional<Integer> saved = markings.save(workId, madeFrom, marks);
+    Optional<Integer> saved = markings.save(workId, madeFrom, marks, name(by));
     if (saved.isEmpty()) {
       int newest = markings.newest(workId, work.view()).version();
       response.setHeader(VERSION_HEADER, Integer.toString(newest));
@@ -138,7 +308,8 @@ class MeasureController {
     Study study = studies.require(studyId);
     Work work = works.require(studyId, workId);
     try {
-      bench.addReadings(model, study, work, MarksFile.ofLandmarksJson(work.view(), landmarks));
+      bench.addMovingReadings(
+          model, study, work, MarksFile.ofLandmarksJson(work.view(), landmarks));
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
@@ -196,17 +367,14 @@ class MeasureController {
     return "layout/fault :: fault";
   }
 
-  /** The quick set, and the cheeks that eye width is read against. */
-  private static List<Landmark> roll() {
-    List<Landmark> roll = new ArrayList<>();
-    for (Landmark landmark : Landmark.values()) {
-      if (landmark.set() == Landmark.Set.QUICK) {
-        roll.add(landmark);
-      }
+  private static String name(String encoded) {
+    String name;
+    try {
+      name = URLDecoder.decode(encoded, StandardCharsets.UTF_8).strip();
+    } catch (IllegalArgumentException e) {
+      name = "";
     }
-    roll.add(Landmark.CHEEK_L);
-    roll.add(Landmark.CHEEK_R);
-    return roll;
+    return name.substring(0, Math.min(LONGEST_NAME, name.length()));
   }
 
   /** The works before and after this one in its role. */

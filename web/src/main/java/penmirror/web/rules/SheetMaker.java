@@ -2,12 +2,16 @@ package penmirror.web.rules;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 import penmirror.core.coverage.Part;
+import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.TechnicalError;
+import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
@@ -40,12 +44,7 @@ public class SheetMaker {
 
   /** The sheet without one work, to hold that work against the others. */
   public StyleSheet sheetOf(Study study, long exceptWorkId) {
-    List<MeasuredWork> measured =
-        works.inRole(study.id(), Work.Role.SOURCE).stream()
-            .filter(work -> work.id() != exceptWorkId && !work.leftOut())
-            .map(this::measured)
-            .toList();
-    return StyleSheet.of(study.illustrator(), StyleSheet.mostFrequentView(measured), measured);
+    return sheet(study, exceptWorkId, measure -> false);
   }
 
   /**
@@ -53,14 +52,22 @@ public class SheetMaker {
    * groups that are traced, of which a score says nothing; in a study of one part, with that alone.
    */
   public StyleSheet scoredSheetOf(Study study) {
-    Predicate<Measure> outside = outsideTheScore(study.id());
+    return sheet(study, NO_WORK, outsideTheScore(study.id()));
+  }
+
+  private StyleSheet sheet(Study study, long exceptWorkId, Predicate<Measure> outside) {
+    StatureConvention convention = scopes.convention(study.id());
+    TechnicalError error = evidence.technicalError(study.id());
     List<MeasuredWork> measured =
         works.inRole(study.id(), Work.Role.SOURCE).stream()
-            .filter(work -> !work.leftOut())
-            .map(this::measured)
-            .map(work -> work.without(outside))
+            .filter(work -> work.id() != exceptWorkId && !work.leftOut())
+            .map(work -> measured(work, error.markingError(), convention).without(outside))
             .toList();
-    return StyleSheet.of(study.illustrator(), StyleSheet.mostFrequentView(measured), measured);
+    return StyleSheet.of(
+        study.illustrator(),
+        StyleSheet.mostFrequentView(measured),
+        measured,
+        error.isEnough() ? error.scaled() : Map.of());
   }
 
   private Predicate<Measure> outsideTheScore(long studyId) {
@@ -78,8 +85,13 @@ public class SheetMaker {
             || only.filter(part -> !part.concerns(measure)).isPresent();
   }
 
-  private MeasuredWork measured(Work work) {
-    return MeasuredWork.of(Long.toString(work.id()), work.title(), work.credit(), evidence.of(work))
+  private MeasuredWork measured(Work work, MarkingError error, StatureConvention convention) {
+    return MeasuredWork.of(
+            Long.toString(work.id()),
+            work.title(),
+            work.credit(),
+            evidence.of(work, error),
+            convention)
         .weighing(work.tags().weight());
   }
 }

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.proportion.StatureConvention;
 
 /** Keeps what a study is about. */
 @Repository
@@ -87,6 +88,23 @@ public class ScopeStore {
         .set(STUDY.KIND, scope.kind().word())
         .set(STUDY.PART, scope.part())
         .set(STUDY.FOLLOWS_STUDY_ID, scope.follows().orElse(null))
+        .where(STUDY.ID.eq(studyId))
+        .execute();
+  }
+
+  /** How figures are counted in heads. */
+  public StatureConvention convention(long studyId) {
+    return database
+        .select(STUDY.COUNTED)
+        .from(STUDY)
+        .where(STUDY.ID.eq(studyId))
+        .fetchSingle(row -> StatureConvention.ofWord(row.value1()));
+  }
+
+  public void setConvention(long studyId, StatureConvention convention) {
+    database
+        .update(STUDY)
+        .set(STUDY.COUNTED, convention.word())
         .where(STUDY.ID.eq(studyId))
         .execute();
   }

@@ -1,0 +1,139 @@
+package penmirror.web.measure;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import penmirror.core.figure.Marks;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.proposal.FacePatch;
+import penmirror.core.proposal.MarkedFigure;
+import penmirror.core.proposal.Proposal;
+import penmirror.core.proposal.Proposer;
+import penmirror.core.raster.Picture;
+import penmirror.web.evidence.Desk;
+import penmirror.web.evidence.MarkingStore;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** Proposes landmarks of a work from its pixels and from the works of the study that are marked. */
+@Component
+class Proposing {
+  /** More marked works teach nothing further and cost time. */
+  private static final int MOST_LEARNED_FROM = 12;
+
+  /** The copy at which proposals work anyway. */
+  private static final int COPY_PIXELS = 960;
+
+  private static final int FACES_KEPT = 400;
+
+  private final WorkStore works;
+  private final MarkingStore markings;
+  private final PictureStore pictures;
+  private final Desk desk;
+
+  /** Faces by picture and marking: opening the pictures again would cost more than all the rest. */
+  private final Map<String, Optional<FacePatch>> faces =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(64, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<String, Optional<FacePatch>> eldest) {
+              return size() > FACES_KEPT;
+            }
+          });
+
+  Proposing(WorkStore works, MarkingStore markings, PictureStore pictures, Desk desk) {
+    this.works = works;
+    this.markings = markings;
+    this.pictures = pictures;
+    this.desk = desk;
+  }
+
+  /**
+   * What is proposed for the points that are not marked.
+   *
+   * @throws UnusablePictureException when the picture cannot be opened any more
+   */
+  Proposal propose(Work work, Marks known) throws UnusablePictureException {
+    List<MarkedFigure> marked = marked(work);
+    try (Desk.Place place = desk.forTakingIn()) {
+      Picture picture = open(work);
+      double scale = picture.widthPixels() / (double) work.widthPixels();
+      Marks small = known.moved(known.landmarks().keySet(), p -> p.times(scale));
+      return enlarged(new Proposer(marked).propose(picture, small), 1 / scale);
+    }
+  }
+
+  /** How many works a proposal for this one can learn from. */
+  int learnsFrom(Work work) {
+    return candidates(work).size();
+  }
+
+  private List<Work> candidates(Work work) {
+    Map<Long, Marks> newest = markings.newestOf(work.studyId());
+    return works.inRole(work.studyId(), Work.Role.SOURCE).stream()
+        .filter(
+            other ->
+                other.id() != work.id()
+                    && !other.leftOut()
+                    && other.view() == work.view()
+                    && newest.containsKey(other.id())
+                    && newest.get(other.id()).headFrame().isPresent())
+        .limit(MOST_LEARNED_FROM)
+        .toList();
+  }
+
+  private List<MarkedFigure> marked(Work work) throws UnusablePictureException {
+    List<MarkedFigure> figures = new ArrayList<>();
+    for (Work other : candidates(work)) {
+      MarkingStore.Marking marking = markings.newest(other.id(), other.view());
+      String key = other.pictureSha256() + "/" + other.id() + "/" + marking.version();
+      Optional<FacePatch> face = faces.get(key);
+      if (face == null) {
+        face = face(other, marking.marks());
+        faces.put(key, face);
+      }
+      figures.add(new MarkedFigure(marking.marks(), face));
+    }
+    return figures;
+  }
+
+  private Optional<FacePatch> face(Work work, Marks marks) throws UnusablePictureException {
+    try (Desk.Place place = desk.forTakingIn()) {
+      Picture picture = open(work);
+      return FacePatch.of(picture, marks, picture.widthPixels() / (double) work.widthPixels());
+    }
+  }
+
+  /** A small copy where there is one: proposals are made on 800 pixels. */
+  private Picture open(Work work) throws UnusablePictureException {
+    byte[] bytes =
+        pictures
+            .rendition(work.pictureSha256(), COPY_PIXELS)
+            .map(PictureStore.PictureFile::bytes)
+            .orElseGet(() -> pictures.file(work.pictureSha256()).bytes());
+    return new PictureReader().open(bytes).picture();
+  }
+
+  private static Proposal enlarged(Proposal proposal, double factor) {
+    Map<penmirror.core.figure.Landmark, Proposal.Proposed> points = new LinkedHashMap<>();
+    proposal
+        .points()
+        .forEach(
+            (landmark, proposed) ->
+                points.put(
+                    landmark,
+                    new Proposal.Proposed(proposed.place().times(factor), proposed.confidence())));
+    Proposal.Box box = proposal.figure();
+    return new Proposal(
+        proposal.view(),
+        points,
+        new Proposal.Box(
+            box.left() * factor, box.top() * factor, box.right() * factor, box.bottom() * factor));
+  }
+}

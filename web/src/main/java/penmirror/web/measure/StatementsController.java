@@ -1,0 +1,118 @@
+package penmirror.web.measure;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.server.ResponseStatusException;
+import penmirror.core.coverage.Part;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** What is ticked on a picture, not measured: statements by part, answered yes, no or unclear. */
+@Controller
+class StatementsController {
+  private static final List<String> ANSWERS = List.of("yes", "no", "unclear");
+  private static final List<String> STAGES = List.of("sketch", "line", "flats", "shade", "effects");
+  private static final int LONGEST_TEXT = 200;
+
+  private final StudyStore studies;
+  private final WorkStore works;
+  private final TickStore ticks;
+  private final Rail rail;
+
+  StatementsController(StudyStore studies, WorkStore works, TickStore ticks, Rail rail) {
+    this.studies = studies;
+    this.works = works;
+    this.ticks = ticks;
+    this.rail = rail;
+  }
+
+  /** Statements of one part, in the order of the parts. */
+  record Group(Part part, List<TickStore.Statement> statements) {}
+
+  @GetMapping("/studies/{studyId}/works/{workId}/statements")
+  String page(@PathVariable long studyId, @PathVariable long workId, Model model) {
+    Study study = studies.require(studyId);
+    Work work = works.require(studyId, workId);
+    rail.addTo(model, study, Stage.MEASURE);
+    Map<Part, List<TickStore.Statement>> byPart = new LinkedHashMap<>();
+    for (Part part : Part.values()) {
+      List<TickStore.Statement> of =
+          ticks.statements().stream().filter(s -> s.part().equals(part.word())).toList();
+      if (!of.isEmpty()) {
+        byPart.put(part, of);
+      }
+    }
+    model.addAttribute("study", study);
+    model.addAttribute("work", work);
+    model.addAttribute(
+        "groups",
+        byPart.entrySet().stream().map(e -> new Group(e.getKey(), e.getValue())).toList());
+    model.addAttribute("answers", ticks.answers(workId));
+    model.addAttribute("parts", Part.values());
+    model.addAttribute("stages", STAGES);
+    model.addAttribute(
+        "others",
+        works.inRole(studyId, Work.Role.SOURCE).stream()
+            .filter(other -> other.id() != workId && !ticks.answers(other.id()).isEmpty())
+            .toList());
+    return "measure/statements";
+  }
+
+  /** An empty answer takes the tick away. */
+  @PostMapping("/studies/{studyId}/works/{workId}/statements/{key}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void answer(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @PathVariable String key,
+      @RequestParam String answer) {
+    Work work = works.require(studyId, workId);
+    if (!ticks.has(key) || !(answer.isEmpty() || ANSWERS.contains(answer))) {
+      throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+    }
+    if (answer.isEmpty()) {
+      ticks.withdraw(work.id(), key);
+    } else {
+      ticks.answer(work.id(), key, answer);
+    }
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/statements/copy")
+  String copy(@PathVariable long studyId, @PathVariable long workId, @RequestParam long from) {
+    Work work = works.require(studyId, workId);
+    ticks.copy(works.require(studyId, from).id(), work.id());
+    return "redirect:/studies/" + studyId + "/works/" + workId + "/statements";
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/statements")
+  String add(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam String text,
+      @RequestParam Part part,
+      @RequestParam String stage) {
+    works.require(studyId, workId);
+    String plain = text.strip();
+    if (!plain.isEmpty() && STAGES.contains(stage)) {
+      String cut = plain.substring(0, Math.min(LONGEST_TEXT, plain.length()));
+      String words = cut.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+      String key = "own-" + words.substring(0, Math.min(50, words.length()));
+      ticks.add(new TickStore.Statement(key, part.word(), stage, cut, true));
+    }
+    return "redirect:/studies/" + studyId + "/works/" + workId + "/statements";
+  }
+}

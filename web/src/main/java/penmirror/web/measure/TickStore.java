@@ -1,0 +1,91 @@
+package penmirror.web.measure;
+
+import static penmirror.web.storage.generated.Tables.STATEMENT;
+import static penmirror.web.storage.generated.Tables.TICK;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the library of statements and what was answered to them on each picture. */
+@Repository
+public class TickStore {
+  private final DSLContext database;
+
+  TickStore(DSLContext database) {
+    this.database = database;
+  }
+
+  /** A statement that can hold of a picture or not. */
+  public record Statement(String key, String part, String stage, String text, boolean own) {}
+
+  /** By part and key. */
+  public List<Statement> statements() {
+    return database
+        .selectFrom(STATEMENT)
+        .orderBy(STATEMENT.PART, STATEMENT.OWN, STATEMENT.KEY)
+        .fetch(
+            row ->
+                new Statement(
+                    row.getKey(), row.getPart(), row.getStage(), row.getText(), row.getOwn()));
+  }
+
+  /** Answers by the statement's key: yes, no, or unclear. What was not asked yet is absent. */
+  public Map<String, String> answers(long workId) {
+    Map<String, String> answers = new LinkedHashMap<>();
+    database
+        .selectFrom(TICK)
+        .where(TICK.WORK_ID.eq(workId))
+        .orderBy(TICK.STATEMENT_KEY)
+        .forEach(row -> answers.put(row.getStatementKey(), row.getAnswer()));
+    return answers;
+  }
+
+  void answer(long workId, String key, String answer) {
+    database
+        .insertInto(TICK)
+        .set(TICK.WORK_ID, workId)
+        .set(TICK.STATEMENT_KEY, key)
+        .set(TICK.ANSWER, answer)
+        .onConflict(TICK.WORK_ID, TICK.STATEMENT_KEY)
+        .doUpdate()
+        .set(TICK.ANSWER, answer)
+        .execute();
+  }
+
+  void withdraw(long workId, String key) {
+    database.deleteFrom(TICK).where(TICK.WORK_ID.eq(workId), TICK.STATEMENT_KEY.eq(key)).execute();
+  }
+
+  /** Answers of another picture as a start; what is answered here already stays. */
+  @Transactional
+  public void copy(long fromWorkId, long toWorkId) {
+    Map<String, String> here = answers(toWorkId);
+    answers(fromWorkId)
+        .forEach(
+            (key, answer) -> {
+              if (!here.containsKey(key)) {
+                answer(toWorkId, key, answer);
+              }
+            });
+  }
+
+  boolean has(String key) {
+    return database.fetchExists(STATEMENT, STATEMENT.KEY.eq(key));
+  }
+
+  void add(Statement statement) {
+    database
+        .insertInto(STATEMENT)
+        .set(STATEMENT.KEY, statement.key())
+        .set(STATEMENT.PART, statement.part())
+        .set(STATEMENT.STAGE, statement.stage())
+        .set(STATEMENT.TEXT, statement.text())
+        .set(STATEMENT.OWN, true)
+        .onConflictDoNothing()
+        .execute();
+  }
+}
