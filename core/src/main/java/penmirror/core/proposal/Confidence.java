@@ -40,6 +40,12 @@ final class Confidence {
 
   private static final double LIKENESS_GAIN = 8;
 
+  /** Marked faces also helped to choose the pair. */
+  private static final double LEARNED_LEAD = 2.5;
+
+  /** New figures lie farther from the mean of marked ones than those do from each other. */
+  private static final double NEW_FIGURE = 1.35;
+
   private Confidence() {}
 
   /** The chance that a pair is the eyes, by its score; like marked faces it counts as more. */
@@ -48,7 +54,7 @@ final class Confidence {
   }
 
   static double ofPair(double score, double likeness) {
-    return ofPair(score + LIKENESS_GAIN * (likeness - USUAL_LIKENESS));
+    return ofPair(score + LEARNED_LEAD + LIKENESS_GAIN * (likeness - USUAL_LIKENESS));
   }
 
   static double of(Landmark landmark, double score, double margin, Face.Found found) {
@@ -80,7 +86,12 @@ final class Confidence {
    */
   static double ofSpread(double spreadHeads) {
     double ratio = 0.05 / Math.max(1e-6, spreadHeads);
-    return Math.min(0.98, 1 - Math.exp(-ratio * ratio / 2));
+    return Math.min(0.95, 1 - Math.exp(-ratio * ratio / 2));
+  }
+
+  /** The same for a new figure, from how far marked ones differ. */
+  static double ofLearnedSpread(double spreadHeads) {
+    return ofSpread(NEW_FIGURE * spreadHeads);
   }
 
   /** A seen point that lies where the marked figures have it is surer than one seen alone. */

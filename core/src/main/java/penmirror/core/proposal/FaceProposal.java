@@ -129,7 +129,7 @@ final class FaceProposal {
       Point expected,
       LearnedShape.Place place,
       double likeness) {
-    double known = Confidence.ofSpread(place.spread() / headUnits);
+    double known = Confidence.ofLearnedSpread(place.spread() / headUnits);
     if (found == null || landmark == Landmark.CROWN) {
       return new Proposal.Proposed(expected, known);
     }
@@ -160,7 +160,7 @@ final class FaceProposal {
             .times(seenWeight / (seenWeight + knownWeight))
             .plus(expected.times(knownWeight / (seenWeight + knownWeight)));
     double spread = Math.sqrt(1 / (seenWeight + knownWeight));
-    return new Proposal.Proposed(blended, Confidence.ofSpread(spread / headUnits));
+    return new Proposal.Proposed(blended, Confidence.ofLearnedSpread(spread / headUnits));
   }
 
   /** Robust: points that lie far off count little. */

@@ -42,16 +42,21 @@ final class FaceReader {
   private final FaceGrid grid;
   private final Map<Landmark, Face.Found> found = new EnumMap<>(Landmark.class);
 
-  private FaceReader(Ground ground, EyePair eyes, Outline.Prior prior, Expected expected) {
+  private FaceReader(
+      Ground ground, EyePair eyes, FaceGrid grid, Outline.Prior prior, Expected expected) {
     this.ground = ground;
     this.eyes = eyes;
+    this.grid = grid;
     this.prior = prior;
     this.expected = expected;
-    grid = new FaceGrid(ground, eyes);
   }
 
-  static Face read(Ground ground, EyePair eyes, Outline.Prior prior, Expected expected) {
-    return new FaceReader(ground, eyes, prior, expected).read();
+  /**
+   * @param grid the face sampled in the frame of these eyes
+   */
+  static Face read(
+      Ground ground, EyePair eyes, FaceGrid grid, Outline.Prior prior, Expected expected) {
+    return new FaceReader(ground, eyes, grid, prior, expected).read();
   }
 
   private Face read() {

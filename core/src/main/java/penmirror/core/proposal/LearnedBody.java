@@ -111,7 +111,7 @@ final class LearnedBody {
   /** Replaces a point from the silhouette only when surer. */
   private static void offer(
       Map<Landmark, Proposal.Proposed> working, Landmark landmark, Point at, double spreadHeads) {
-    double confidence = Confidence.ofSpread(spreadHeads);
+    double confidence = Confidence.ofLearnedSpread(spreadHeads);
     Proposal.Proposed before = working.get(landmark);
     boolean surer = before == null || before.confidence() < confidence;
     if (confidence >= LEAST_CONFIDENCE && surer) {

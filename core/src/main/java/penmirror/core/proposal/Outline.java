@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import penmirror.core.geometry.Point;
 
 /**
@@ -27,6 +29,8 @@ record Outline(
     double score) {
 
   private static final int POINTS = 33;
+  private static final int WIDTHS = 16;
+  private static final int CHINS = 26;
   private static final double PRIOR_WEIGHT = 0.05;
   private static final int KEPT = 6;
   private static final int ROUNDS = 3;
@@ -61,28 +65,35 @@ record Outline(
 
   /** The likeliest outlines, best first, no two with the same chin. */
   static List<Outline> find(FaceGrid grid, Prior prior) {
-    List<Outline> coarse = new ArrayList<>();
     double[] powers = {1.7, 2.2, 3};
     double[][] wide = new double[powers.length][POINTS];
     double[][] deep = new double[powers.length][POINTS];
     for (int p = 0; p < powers.length; p++) {
       shape(powers[p], wide[p], deep[p]);
     }
-    for (int w = 0; w < 16; w++) {
-      double half = 0.72 + (1.95 - 0.72) * w / 15;
-      for (int c = 0; c < 26; c++) {
-        double chin = 0.65 + (3.1 - 0.65) * c / 25;
-        for (int s = -3; s <= 3; s++) {
-          for (int p = 0; p < powers.length; p++) {
-            for (double start : new double[] {0.15, 0.45}) {
-              double shift = prior.shift() + 0.13 * s;
-              Outline outline = new Outline(half, chin, shift, powers[p], start, 0, 0);
-              coarse.add(outline.scored(grid, prior, wide[p], deep[p]));
-            }
-          }
-        }
-      }
-    }
+    List<Outline> coarse =
+        IntStream.range(0, WIDTHS)
+            .parallel()
+            .boxed()
+            .flatMap(
+                w -> {
+                  double half = 0.72 + (1.95 - 0.72) * w / (WIDTHS - 1);
+                  List<Outline> some = new ArrayList<>();
+                  for (int c = 0; c < CHINS; c++) {
+                    double chin = 0.65 + (3.1 - 0.65) * c / (CHINS - 1);
+                    for (int s = -3; s <= 3; s++) {
+                      double shift = prior.shift() + 0.13 * s;
+                      for (int p = 0; p < powers.length; p++) {
+                        for (double start : new double[] {0.15, 0.45}) {
+                          Outline outline = new Outline(half, chin, shift, powers[p], start, 0, 0);
+                          some.add(outline.scored(grid, prior, wide[p], deep[p]));
+                        }
+                      }
+                    }
+                  }
+                  return some.stream();
+                })
+            .collect(Collectors.toCollection(ArrayList::new));
     coarse.sort(Comparator.comparingDouble(outline -> -outline.score));
     List<Outline> kept = new ArrayList<>();
     for (Outline outline : coarse) {

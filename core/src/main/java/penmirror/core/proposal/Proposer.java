@@ -29,6 +29,9 @@ public final class Proposer {
 
   private static final double ORIENTATION_WEIGHT = 4;
 
+  /** A pair that leads by so much needs no second look. */
+  private static final double CLEAR_LEAD = 3;
+
   private static final double KNOWN = 1;
 
   /** A pair that is marked is the eyes beyond doubt. */
@@ -108,13 +111,18 @@ public final class Proposer {
     List<EyePair> best = apart(likened(ground, pairs, orientations));
     List<Candidate> candidates = new ArrayList<>();
     // A good face does not make its pair the right one: tried, docs/proposals.md.
-    for (EyePair pair : orientations.isEmpty() ? best.subList(0, 1) : best) {
+    boolean clear =
+        orientations.isEmpty()
+            || best.size() < 2
+            || best.get(0).score() - best.get(1).score() > CLEAR_LEAD;
+    for (EyePair pair : clear ? best.subList(0, 1) : best) {
+      FaceGrid grid = new FaceGrid(ground, pair);
       if (orientations.isEmpty()) {
-        Face face = FaceReader.read(ground, pair, Outline.Prior.ANY, FaceReader.Expected.ANY);
+        Face face = FaceReader.read(ground, pair, grid, Outline.Prior.ANY, FaceReader.Expected.ANY);
         candidates.add(new Candidate(face, pair.score(), Optional.empty(), 0));
       }
       for (Learned learned : orientations) {
-        Face face = FaceReader.read(ground, pair, learned.prior(), learned.expected());
+        Face face = FaceReader.read(ground, pair, grid, learned.prior(), learned.expected());
         double likeness = learned.likeness(ground, pair);
         candidates.add(
             new Candidate(
@@ -239,6 +247,7 @@ public final class Proposer {
               new Point((ground.left + ground.right) / 2.0, ground.bottom - 0.5), 0.85));
     }
     LearnedBody.of(alike).ifPresent(body -> body.addTo(working, BodyReader.isWhole(ground)));
+    CanonFigure.addTo(working, BodyReader.isWhole(ground));
   }
 
   /** Colour between eye and mouth, beside the nose. */

@@ -189,10 +189,11 @@ class ProposerTest {
 
   @Test
   void confidenceFallsAsTheSpreadGrows() {
-    assertThat(Confidence.ofSpread(0.01)).isEqualTo(0.98);
+    assertThat(Confidence.ofSpread(0.01)).isEqualTo(0.95);
     // A round cloud keeps within its spread in 39 cases of 100.
     assertThat(Confidence.ofSpread(0.05)).isCloseTo(0.393, offset(0.001));
     assertThat(Confidence.ofSpread(0.5)).isLessThan(0.01);
+    assertThat(Confidence.ofLearnedSpread(0.05)).isLessThan(Confidence.ofSpread(0.05));
     assertThat(Confidence.ofPair(14)).isGreaterThan(0.99);
     assertThat(Confidence.ofPair(2)).isLessThan(0.01);
   }
