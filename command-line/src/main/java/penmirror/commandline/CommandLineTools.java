@@ -9,6 +9,7 @@ import picocli.CommandLine.Command;
     description = "Measure pictures, make a style sheet, score a redraw, draw a guide.",
     subcommands = {
       MeasureCommand.class,
+      ProposeCommand.class,
       StyleCommand.class,
       ScoreCommand.class,
       GuideCommand.class,

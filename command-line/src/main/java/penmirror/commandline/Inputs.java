@@ -7,8 +7,11 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader;
@@ -18,6 +21,8 @@ import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
+import penmirror.core.proposal.Proposal;
+import penmirror.core.proposal.Proposer;
 import penmirror.core.raster.Picture;
 import penmirror.core.style.StyleSheet;
 
@@ -46,17 +51,39 @@ final class Inputs {
     return exit;
   }
 
+  /** Less sure than this a proposed point does more harm than good. */
+  private static final double LEAST_CONFIDENCE = 0.1;
+
   /** Picture read and marks found. Without marks: none, seen from the front. */
   static Evidence evidence(Path image, @Nullable Path marks) throws UnusableInputException {
-    try {
-      Picture picture = new PictureReader().open(bytes(image)).picture();
-      Optional<MarksFile> file = marks(image, marks);
-      if (file.isPresent()) {
-        requireSameSize(image, picture, file.get());
+    return evidence(image, marks, false);
+  }
+
+  /**
+   * @param propose whether points that no file marks are proposed from the pixels
+   */
+  static Evidence evidence(Path image, @Nullable Path marks, boolean propose)
+      throws UnusableInputException {
+    Picture picture = picture(image);
+    Optional<MarksFile> file = marks(image, marks);
+    if (file.isPresent()) {
+      requireSameSize(image, picture, file.get());
+    }
+    Marks known = file.map(MarksFile::marks).orElse(Marks.none(View.FRONT));
+    Marks all = known;
+    if (propose) {
+      Proposal proposal = new Proposer(List.of()).propose(picture, known);
+      for (Map.Entry<Landmark, Mark> entry :
+          proposal.marks(LEAST_CONFIDENCE).landmarks().entrySet()) {
+        all = all.with(entry.getKey(), entry.getValue());
       }
-      return new Evidence(
-          file.map(MarksFile::marks).orElse(Marks.none(View.FRONT)),
-          Optional.of(new PixelReader().read(picture)));
+    }
+    return new Evidence(all, Optional.of(new PixelReader().read(picture)));
+  }
+
+  static Picture picture(Path image) throws UnusableInputException {
+    try {
+      return new PictureReader().open(bytes(image)).picture();
     } catch (UnusablePictureException e) {
       throw new UnusableInputException(image.toString(), e.getMessage());
     }

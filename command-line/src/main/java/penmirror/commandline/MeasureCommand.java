@@ -3,6 +3,7 @@ package penmirror.commandline;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -46,6 +47,11 @@ final class MeasureCommand implements Callable<Integer> {
       description = "Crown to chin in pixels, where no marks tell it.")
   private @Nullable Double headPixels;
 
+  @Option(
+      names = "--propose",
+      description = "Place the points that no marks tell, from the pixels.")
+  private boolean propose;
+
   @Option(names = "--json", description = "Print JSON, one object a line.")
   private boolean json;
 
@@ -56,19 +62,30 @@ final class MeasureCommand implements Callable<Integer> {
           spec.commandLine(), "--head must be 1 px or more, got " + headPixels + ".");
     }
     return Inputs.forEach(
-        images, spec.commandLine().getErr(), image -> print(image, Inputs.evidence(image, marks)));
+        images,
+        spec.commandLine().getErr(),
+        image -> print(image, Inputs.evidence(image, marks, propose)));
   }
 
   private void print(Path image, Evidence evidence) {
-    boolean marked = evidence.marks().headFrame().isPresent();
-    HeadSource source =
-        marked ? HeadSource.MARKS : headPixels != null ? HeadSource.GIVEN : HeadSource.NONE;
+    HeadSource source = source(evidence.marks());
     String text =
         json
             ? MeasureJson.write(
                 image.toString(), evidence, source, headPixels == null ? 0 : headPixels)
             : table(image, source == HeadSource.GIVEN ? withHead(evidence) : evidence);
     spec.commandLine().getOut().println(text);
+  }
+
+  private HeadSource source(Marks marks) {
+    if (marks.headFrame().isEmpty()) {
+      return headPixels == null ? HeadSource.NONE : HeadSource.GIVEN;
+    }
+    boolean proposed =
+        Stream.of(Landmark.CROWN, Landmark.CHIN)
+            .map(marks.landmarks()::get)
+            .anyMatch(mark -> mark != null && mark.state() == Mark.State.PROPOSED);
+    return proposed ? HeadSource.PROPOSED : HeadSource.MARKS;
   }
 
   /** A head of the given length, so that readings by the head can be printed. */

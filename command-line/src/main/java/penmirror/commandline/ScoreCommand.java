@@ -41,6 +41,11 @@ final class ScoreCommand implements Callable<Integer> {
       description = "A marks file, or a folder of them with the images' base names.")
   private @Nullable Path marks;
 
+  @Option(
+      names = "--propose",
+      description = "Place the points that no marks tell, from the pixels.")
+  private boolean propose;
+
   @Option(names = "--json", description = "Print JSON, one object a line.")
   private boolean json;
 
@@ -51,7 +56,7 @@ final class ScoreCommand implements Callable<Integer> {
         images,
         spec.commandLine().getErr(),
         image -> {
-          Score score = scorer.score(Inputs.evidence(image, marks));
+          Score score = scorer.score(Inputs.evidence(image, marks, propose));
           spec.commandLine()
               .getOut()
               .println(json ? ScoreJson.write(image.toString(), score) : words(image, score));

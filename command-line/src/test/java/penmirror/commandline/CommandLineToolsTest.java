@@ -86,6 +86,33 @@ class CommandLineToolsTest {
   }
 
   @Test
+  void pointsAreProposedWhereNoneAreMarked() {
+    assertThat(run("propose", file("lantern-barge-1.png"), "--json")).isZero();
+    assertThat(out.toString())
+        .contains(
+            "\"file\"", "\"figure\":{\"left\":", "\"eye_l_outer\":{\"x\":", "\"confidence\":0.");
+    out.getBuffer().setLength(0);
+    assertThat(run("measure", file("lantern-barge-1.png"), "--propose", "--json")).isZero();
+    assertThat(out.toString())
+        .contains("\"from\":\"proposed\"", "eye.line", "\"state\":\"proposed\"");
+    out.getBuffer().setLength(0);
+    // Marked points are never replaced by proposed ones.
+    run(
+        "measure",
+        file("lantern-barge-1.png"),
+        "--marks",
+        folder.toString(),
+        "--propose",
+        "--json");
+    assertThat(out.toString()).contains("\"from\":\"marks\"");
+    out.getBuffer().setLength(0);
+    assertThat(run("propose", file("lantern-barge-1.png"), "--view", "above")).isEqualTo(2);
+    assertThat(err.toString()).contains("above");
+    assertThat(run("propose", file("lantern-barge-1.png"))).isZero();
+    assertThat(out.toString()).contains("sole", "%");
+  }
+
+  @Test
   void styleScoreAndGuideGoTogether() throws IOException {
     String style = folder.resolve("marrow.style.json").toString();
     List<String> arguments = new ArrayList<>(List.of("style"));

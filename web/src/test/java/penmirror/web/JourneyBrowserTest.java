@@ -87,7 +87,7 @@ class JourneyBrowserTest extends BrowserTest {
         .click();
     assertThat(page.locator(".tile.sel .cap")).containsText("Pell, lantern raised");
     page.keyboard().press("2");
-    page.waitForSelector("#bench");
+    page.waitForSelector("#roll li.now");
   }
 
   private void drop(DrawnWork work) {
@@ -103,9 +103,9 @@ class JourneyBrowserTest extends BrowserTest {
 
   /** Every point of the roll in marking order: by click, or by pointing and the space bar. */
   private void mark(DrawnWork work, boolean byKeyboard) {
-    page.waitForSelector("#bench");
+    page.waitForSelector("#roll li.now");
     Marks truth = work.truth();
-    for (Locator entry : page.locator("#roll button").all()) {
+    for (Locator entry : page.locator("#roll li:visible button").all()) {
       Landmark landmark = Landmark.ofKey(entry.getAttribute("data-landmark")).orElseThrow();
       assertThat(entry).hasAttribute("aria-current", "true");
       Optional<Point> place = truth.point(landmark);
@@ -167,7 +167,7 @@ class JourneyBrowserTest extends BrowserTest {
     assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
     requireAccessible("rules");
     page.locator("tr[data-measure='eye.line'] a").first().click();
-    page.waitForSelector("#bench");
+    page.waitForSelector("#roll li.now");
     page.goBack();
     assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
   }
@@ -189,7 +189,7 @@ class JourneyBrowserTest extends BrowserTest {
     page.waitForLoadState();
     requireAccessible("mirror, empty");
     page.locator("#file").setInputFiles(payload(redraw(1)));
-    page.waitForSelector("#bench");
+    page.waitForSelector("#roll li.now");
     markRedraw(redraw(1));
     page.locator(".top a", new Page.LocatorOptions().setHasText("See the mirror")).click();
     page.waitForSelector("#mirror");
@@ -207,7 +207,7 @@ class JourneyBrowserTest extends BrowserTest {
   }
 
   private void markRedraw(DrawnWork work) {
-    for (Locator entry : page.locator("#roll button").all()) {
+    for (Locator entry : page.locator("#roll li:visible button").all()) {
       Landmark landmark = Landmark.ofKey(entry.getAttribute("data-landmark")).orElseThrow();
       Optional<Point> place = work.truth().point(landmark);
       if (place.isEmpty()) {

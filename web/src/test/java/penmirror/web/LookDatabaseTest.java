@@ -249,6 +249,27 @@ class LookDatabaseTest extends DatabaseTest {
         .andExpect(content().string(containsString("A study, made to learn from")));
   }
 
+  /** All ways of counting are read from the same marks: nothing is marked anew. */
+  @Test
+  void headsAreCountedTheStudysWay() throws Exception {
+    markings.save(pell, 0, source(1).truth());
+    String before =
+        mvc.perform(get(base + "/rules")).andReturn().getResponse().getContentAsString();
+    assertThat(before).contains("stature.heads").doesNotContain("stature.axis");
+    mvc.perform(
+            post(base + "/scope")
+                .param("name", "The Lantern Barge")
+                .param("illustrator", "Odile Marrow")
+                .param("kind", "COPY")
+                .param("counted", "along-from-crown")
+                .with(csrf()))
+        .andExpect(status().is3xxRedirection());
+    String after = mvc.perform(get(base + "/rules")).andReturn().getResponse().getContentAsString();
+    assertThat(after).contains("stature.axis").doesNotContain("stature.heads");
+    mvc.perform(get(base + "/works/" + pell + "/measure"))
+        .andExpect(content().string(containsString("data-measure=\"stature.axis\"")));
+  }
+
   private MockHttpServletRequestBuilder pick(
       long work, String part, double x, double y, double width, double height) {
     return post(base + "/works/" + work + "/picks")

@@ -19,6 +19,7 @@ public final class MeasureJson {
   /** Where the length of the head comes from. */
   public enum HeadSource {
     MARKS("marks"),
+    PROPOSED("proposed"),
     GIVEN("given"),
     NONE("none");
 

@@ -8,7 +8,17 @@ public final class ProposalJson {
   private ProposalJson() {}
 
   public static String write(Proposal proposal) {
-    ObjectNode document = Json.object();
+    return write(Json.object(), proposal);
+  }
+
+  /**
+   * @param file named first, for a line of many
+   */
+  public static String write(String file, Proposal proposal) {
+    return write(Json.object().put("file", file), proposal);
+  }
+
+  private static String write(ObjectNode document, Proposal proposal) {
     Proposal.Box box = proposal.figure();
     document
         .putObject("figure")

@@ -1,6 +1,7 @@
 package penmirror.core.planning;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import penmirror.core.measure.Wording;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.style.PaletteColour;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
@@ -133,7 +135,7 @@ public record GuidePlan(
     Builder(StyleSheet sheet, Canvas canvas) {
       this.sheet = sheet;
       this.canvas = canvas;
-      heads = sheet.rule(ProportionMeasures.STATURE).map(Rule::centre);
+      heads = stature().map(rule -> fromCrown(rule, rule.centre()));
       double room = canvas.heightPixels() * (1 - MARGIN_ABOVE - MARGIN_BELOW);
       double wanted = heads.map(h -> room / h).orElse(HEAD_ALONE * canvas.heightPixels());
       head = Math.min(wanted, WIDEST_HEAD * canvas.widthPixels());
@@ -170,10 +172,18 @@ public record GuidePlan(
       headLine(Kind.NOSE, FaceMeasures.NOSE_BASE_HEIGHT).ifPresent(lines::add);
       headLine(Kind.MOUTH, FaceMeasures.MOUTH_LINE).ifPresent(lines::add);
       headLine(Kind.SHOULDERS, ProportionMeasures.SHOULDER_DROP).ifPresent(lines::add);
-      Optional<Rule> stature = sheet.rule(ProportionMeasures.STATURE);
-      stature.ifPresent(rule -> lines.add(line(Kind.GROUND, Wording.text("guide.ground"), rule)));
+      Optional<Rule> stature = stature();
+      stature.ifPresent(
+          rule ->
+              lines.add(
+                  line(
+                      Kind.GROUND,
+                      Wording.text("guide.ground"),
+                      fromCrown(rule, rule.centre()),
+                      fromCrown(rule, rule.low()),
+                      fromCrown(rule, rule.high()))));
       if (stature.isPresent()) {
-        double height = stature.get().centre();
+        double height = fromCrown(stature.get(), stature.get().centre());
         sheet
             .rule(ProportionMeasures.LEGS)
             .ifPresent(
@@ -188,6 +198,25 @@ public record GuidePlan(
       }
       lines.sort(Comparator.comparingDouble(Line::yPixels));
       return lines;
+    }
+
+    /** Figure height in the way the sheet counts it. */
+    private Optional<Rule> stature() {
+      return Arrays.stream(StatureConvention.values())
+          .flatMap(convention -> sheet.rule(convention.measure()).stream())
+          .findFirst();
+    }
+
+    /**
+     * A height counted as the rule counts, in heads from crown to chin below the crown: where the
+     * hair was counted in, what it adds above the crown is taken off again.
+     */
+    private double fromCrown(Rule rule, double counted) {
+      boolean withHair =
+          Arrays.stream(StatureConvention.values())
+              .anyMatch(c -> c.measure() == rule.measure() && c.countsTheHair());
+      double hair = withHair ? centre(ProportionMeasures.HAIR_LIFT).orElse(0.0) : 0;
+      return counted * (1 + hair) - hair;
     }
 
     private Optional<Line> headLine(Kind kind, Measure measure) {

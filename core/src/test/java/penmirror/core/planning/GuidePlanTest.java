@@ -17,6 +17,7 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.format.GuideSvg;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Kind;
 import penmirror.core.planning.GuidePlan.Line;
@@ -38,6 +39,23 @@ class GuidePlanTest {
     assertThat(plan.eyes().orElseThrow().widthPixels()).isCloseTo(0.2 * 0.75 * head, offset(1e-9));
     assertThat(plan.eyes().orElseThrow().gapPixels())
         .isCloseTo(plan.eyes().orElseThrow().widthPixels(), offset(1e-9));
+  }
+
+  /** However a study counts, its figure stands at the same height on the canvas. */
+  @Test
+  void theGroundIsTheSameHoweverHeadsAreCounted() {
+    for (StatureConvention convention :
+        new StatureConvention[] {
+          StatureConvention.STRAIGHT_FROM_HAIR, StatureConvention.STRAIGHT_FROM_CROWN
+        }) {
+      MeasuredWork work =
+          MeasuredWork.of(
+              "1", "t", "", new Evidence(Canon.realistic(), Optional.empty()), convention);
+      GuidePlan counted =
+          GuidePlan.of(StyleSheet.of("x", View.FRONT, List.of(work, work)), new Canvas(2400, 3200));
+      assertThat(counted.heads().orElseThrow()).isCloseTo(7.5, offset(1e-9));
+      assertThat(counted.lines()).hasSameSizeAs(plan.lines());
+    }
   }
 
   @Test

@@ -19,6 +19,7 @@ import penmirror.core.coverage.CharacterGaps.Described;
 import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.StyleSheet;
@@ -82,6 +83,8 @@ class ScopeController {
     ScopeStore.Scope scope = scopes.scope(studyId);
     rail.addTo(model, study, Stage.GATHER);
     model.addAttribute("scope", scope);
+    model.addAttribute("counted", scopes.convention(studyId));
+    model.addAttribute("conventions", StatureConvention.values());
     model.addAttribute("kinds", StudyKind.values());
     model.addAttribute("groups", MeasureGroup.values());
     model.addAttribute("groupKinds", scopes.groupKinds(studyId));
@@ -207,8 +210,10 @@ class ScopeController {
       @RequestParam StudyKind kind,
       @RequestParam(defaultValue = "") String part,
       @RequestParam Optional<Long> follows,
+      @RequestParam Optional<String> counted,
       @RequestParam Map<String, String> all) {
     Study study = studies.require(studyId);
+    counted.map(StatureConvention::ofWord).ifPresent(c -> scopes.setConvention(studyId, c));
     scopes.describe(
         studyId,
         cut(name.isBlank() ? study.name() : name.strip(), 200),
