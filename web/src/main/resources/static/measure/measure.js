@@ -383,7 +383,11 @@ document.addEventListener('DOMContentLoaded', () => {
     faults.replaceChildren(...new DOMParser().parseFromString(html, 'text/html').querySelectorAll('.fault'));
   };
 
+  const SITTING = `pen-mirror-sitting-${data.work}`;
+  const STEPS_KEPT = 60;
   const changed = () => {
+    // Undo works on after the page was left and opened again in this sitting.
+    sessionStorage.setItem(SITTING, JSON.stringify({ undo: undoStack.slice(-STEPS_KEPT), redo: redoStack.slice(-STEPS_KEPT) }));
     if (first) { preview(); return; }
     dirty = true;
     kept.textContent = data.saving;
@@ -971,6 +975,8 @@ document.addEventListener('DOMContentLoaded', () => {
   const before = JSON.parse(localStorage.getItem(settings) ?? '{}');
   if ([...ask.options].some((option) => option.value === before.ask)) ask.value = before.ask;
   if (SEQUENCES[before.sequence]) sequence.value = before.sequence;
+  const sitting = JSON.parse(sessionStorage.getItem(SITTING) ?? 'null');
+  if (sitting) ({ undo: undoStack, redo: redoStack } = sitting);
   askFor();
   coverReadings();
   readDoubts();

@@ -12,16 +12,25 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static penmirror.web.storage.generated.Tables.DRAWN_NOTE;
 import static penmirror.web.storage.generated.Tables.PICK;
 
+import java.awt.Image;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.util.Optional;
 import java.util.OptionalInt;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import penmirror.core.figure.Framing;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
@@ -247,6 +256,52 @@ class LookDatabaseTest extends DatabaseTest {
     mvc.perform(get(base + "/plan/guide.svg"))
         .andExpect(content().string(containsString(">one multiply layer</text>")))
         .andExpect(content().string(containsString("A study, made to learn from")));
+  }
+
+  /** A proposal that nobody looked at is read on the bench and never becomes a rule. */
+  @Test
+  void proposedPointsMakeNoRules() throws Exception {
+    Marks proposed = source(1).truth();
+    for (Landmark landmark : proposed.landmarks().keySet()) {
+      Optional<Point> place = proposed.point(landmark);
+      if (place.isPresent()) {
+        proposed = proposed.with(landmark, Mark.at(place.get(), Mark.State.PROPOSED));
+      }
+    }
+    markings.save(pell, 0, proposed);
+    mvc.perform(get(base + "/works/" + pell + "/measure"))
+        .andExpect(content().string(containsString("data-measure=\"eye.line\"")));
+    mvc.perform(get(base + "/rules"))
+        .andExpect(content().string(not(containsString("data-measure=\"eye.line\""))));
+  }
+
+  /** The same picture at another size: its marks are scaled, in a mirror turned over. */
+  @Test
+  void marksAreCopiedFromATwinOfAnotherSize() throws Exception {
+    markings.save(pell, 0, source(1).truth());
+    BufferedImage whole = ImageIO.read(new ByteArrayInputStream(source(1).png()));
+    int width = whole.getWidth() / 2;
+    int height = whole.getHeight() / 2;
+    BufferedImage half = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    half.createGraphics()
+        .drawImage(whole.getScaledInstance(width, height, Image.SCALE_AREA_AVERAGING), 0, 0, null);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(half, "png", bytes);
+    long small =
+        ((Intake.Taken)
+                intake.take(
+                    study, bytes.toByteArray(), Work.Role.SOURCE, "Pell, small", "", View.FRONT))
+            .workId();
+    mvc.perform(get(base + "/works/" + small + "/measure"))
+        .andExpect(content().string(containsString("points from")));
+    mvc.perform(
+            post(base + "/works/" + small + "/marks/copy")
+                .param("from", String.valueOf(pell))
+                .with(csrf()))
+        .andExpect(redirectedUrl(base + "/works/" + small + "/measure"));
+    Point there = markings.newest(pell, View.FRONT).marks().require(Landmark.CHIN);
+    Point here = markings.newest(small, View.FRONT).marks().require(Landmark.CHIN);
+    assertThat(here.distanceTo(there.times(0.5))).isLessThan(1);
   }
 
   /** All ways of counting are read from the same marks: nothing is marked anew. */

@@ -54,6 +54,14 @@ public record Marks(View view, Map<Landmark, Mark> landmarks) {
     return new Marks(view, changed);
   }
 
+  /** Without what was proposed and nobody confirmed. */
+  public Marks confirmed() {
+    EnumMap<Landmark, Mark> kept = new EnumMap<>(Landmark.class);
+    kept.putAll(landmarks);
+    kept.values().removeIf(mark -> mark.state() == Mark.State.PROPOSED);
+    return new Marks(view, kept);
+  }
+
   public Marks withView(View newView) {
     return new Marks(newView, landmarks);
   }

@@ -1,6 +1,7 @@
 package penmirror.core.format;
 
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import penmirror.core.figure.Landmark;
@@ -46,6 +47,24 @@ public final class MarksFile {
         .put("width", image.widthPixels())
         .put("height", image.heightPixels());
     return new MarksFile(copy, marks);
+  }
+
+  /** The same file with what was ticked on the picture: yes, no or unclear by statement. */
+  public MarksFile ticked(Map<String, String> statements) {
+    ObjectNode copy = document.deepCopy();
+    ObjectNode node = copy.putObject("statements");
+    statements.forEach(node::put);
+    return new MarksFile(copy, marks);
+  }
+
+  /** What was ticked; empty where the file says nothing. */
+  public Map<String, String> statements() {
+    Map<String, String> statements = new LinkedHashMap<>();
+    document
+        .path("statements")
+        .properties()
+        .forEach(entry -> statements.put(entry.getKey(), entry.getValue().asString("")));
+    return statements;
   }
 
   /** The picture it was made on; empty when the file does not say how large that was. */

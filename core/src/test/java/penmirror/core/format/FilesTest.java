@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import penmirror.core.OpenArt;
@@ -37,6 +38,14 @@ class FilesTest {
     MarksFile file = MarksFile.parse(MarksFile.of(Canon.realistic()).about(image).toJson());
     assertThat(file.image()).contains(image);
     assertThat(MarksFile.of(Canon.realistic()).image()).isEmpty();
+  }
+
+  @Test
+  void statementsGoAlongWithTheMarks() throws FormatException {
+    Map<String, String> ticks = Map.of("hands-nails", "no");
+    String json = MarksFile.of(Canon.realistic()).ticked(ticks).toJson();
+    assertThat(MarksFile.parse(json).statements()).isEqualTo(ticks);
+    assertThat(MarksFile.of(Canon.realistic()).statements()).isEmpty();
   }
 
   @Test

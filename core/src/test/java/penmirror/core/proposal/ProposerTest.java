@@ -28,8 +28,11 @@ import tools.jackson.databind.ObjectMapper;
 class ProposerTest {
   private static final int SIZE_PIXELS = 768;
 
+  /** The size at which the truth was taken. */
+  private static final double TRUTH_PIXELS = 768;
+
   /** Crown to chin of these heads, by eye off a grid; errors are counted against it. */
-  private static final double HEAD_PIXELS = 300;
+  private static final double HEAD_PIXELS = 300 * SIZE_PIXELS / TRUTH_PIXELS;
 
   @Test
   void featuresOfOpenHeadsAreFound() throws IOException {
@@ -60,10 +63,10 @@ class ProposerTest {
   @Test
   void aLargerPictureGivesTheSamePlacesLarger() {
     Proposal small = propose(OpenArt.draw("heads", "notionists-04", 500));
-    Proposal large = propose(OpenArt.draw("heads", "notionists-04", 1500));
+    Proposal large = propose(OpenArt.draw("heads", "notionists-04", 1000));
     for (Landmark landmark :
         List.of(Landmark.EYE_L_OUTER, Landmark.EYE_R_OUTER, Landmark.MOUTH_L, Landmark.HAIR_TOP)) {
-      assertThat(at(large, landmark).times(1 / 3.0).distanceTo(at(small, landmark)))
+      assertThat(at(large, landmark).times(0.5).distanceTo(at(small, landmark)))
           .as(landmark.key())
           .isLessThan(5);
     }
@@ -217,7 +220,9 @@ class ProposerTest {
     if (!box.isMissingNode()) {
       errors
           .computeIfAbsent(part, key -> new ArrayList<>())
-          .add(Math.abs(found - box.get(side).asDouble()) / HEAD_PIXELS);
+          .add(
+              Math.abs(found - box.get(side).asDouble() * SIZE_PIXELS / TRUTH_PIXELS)
+                  / HEAD_PIXELS);
     }
   }
 

@@ -68,6 +68,7 @@ class MeasureController {
   private final Twins twins;
   private final RepeatStore repeats;
   private final GuessStore guesses;
+  private final TickStore ticks;
   private final ScanStore scans;
   private final Rail rail;
   private final MessageSource messages;
@@ -84,6 +85,7 @@ class MeasureController {
       Twins twins,
       RepeatStore repeats,
       GuessStore guesses,
+      TickStore ticks,
       ScanStore scans,
       Rail rail,
       MessageSource messages) {
@@ -98,6 +100,7 @@ class MeasureController {
     this.twins = twins;
     this.repeats = repeats;
     this.guesses = guesses;
+    this.ticks = ticks;
     this.scans = scans;
     this.rail = rail;
     this.messages = messages;
@@ -350,6 +353,7 @@ class MeasureController {
                         work.pictureSha256(),
                         work.widthPixels(),
                         work.heightPixels()))
+                .ticked(ticks.answers(workId))
                 .toJson());
   }
 

@@ -83,7 +83,7 @@ class Proposing {
                     && !other.leftOut()
                     && other.view() == work.view()
                     && newest.containsKey(other.id())
-                    && newest.get(other.id()).headFrame().isPresent())
+                    && newest.get(other.id()).confirmed().headFrame().isPresent())
         .limit(MOST_LEARNED_FROM)
         .toList();
   }
@@ -98,7 +98,7 @@ class Proposing {
         face = face(other, marking.marks());
         faces.put(key, face);
       }
-      figures.add(new MarkedFigure(marking.marks(), face));
+      figures.add(new MarkedFigure(marking.marks().confirmed(), face));
     }
     return figures;
   }

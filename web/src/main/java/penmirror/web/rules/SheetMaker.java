@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 import penmirror.core.coverage.Part;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
@@ -86,11 +87,13 @@ public class SheetMaker {
   }
 
   private MeasuredWork measured(Work work, MarkingError error, StatureConvention convention) {
+    Evidence known = evidence.of(work, error);
+    // A proposal that nobody looked at must not become a rule.
     return MeasuredWork.of(
             Long.toString(work.id()),
             work.title(),
             work.credit(),
-            evidence.of(work, error),
+            known.withMarks(known.marks().confirmed()),
             convention)
         .weighing(work.tags().weight());
   }
