@@ -289,6 +289,18 @@ document.addEventListener('DOMContentLoaded', () => {
     placeRows();
   };
 
+  /** While a point moves only what moves with it is drawn: the roll stays as it is. */
+  const follow = () => {
+    document.querySelectorAll('#marks .mark').forEach((group) => {
+      const mark = landmarks[group.dataset.landmark];
+      const scale = group.getAttribute('transform').replace(/^.*\) /, '');
+      group.setAttribute('transform', `translate(${mark.x} ${mark.y}) ${scale}`);
+    });
+    drawGuides();
+    drawEarlier();
+    drawLoupe();
+  };
+
   // ---- readings hang at the height of what they measure ----------------------------------------
 
   const ROW = 27;
@@ -449,14 +461,45 @@ document.addEventListener('DOMContentLoaded', () => {
     }
   });
 
+  /**
+   * Puts moving values into the rows that stand; false where a row came or went, which takes the
+   * whole block.
+   */
+  const followReadings = ({ head, rows }) => {
+    const standing = [...document.querySelectorAll('#readings .rd[data-anchor]')];
+    const told = Object.fromEntries(rows.map((row) => [row.measure, row]));
+    if (standing.some((row) => !told[row.dataset.measure])) return false;
+    const known = new Set(standing.map((row) => row.dataset.measure));
+    const waiting = [...document.querySelectorAll('#readings .rd.waits')].map((row) => row.dataset.measure);
+    if (waiting.some((key) => told[key] && !known.has(key))) return false;
+    document.getElementById('head-note').textContent = head;
+    standing.forEach((row) => {
+      const now = told[row.dataset.measure];
+      row.querySelector('b').textContent = now.value;
+      row.dataset.anchor = now.anchor;
+      row.classList.toggle('off', now.misses);
+      const strip = row.querySelector('svg');
+      if (!strip || now.x === '') return;
+      strip.querySelector('.tick').setAttribute('d', `M${now.x} 2V20`);
+      strip.querySelector('.gap')?.remove();
+      if (now.misses) strip.insertBefore(make('path', { class: 'gap', d: `M${now.edgeX} 11H${now.x}` }), strip.querySelector('.tick'));
+    });
+    placeRows();
+    return true;
+  };
+
   let previewing = false;
   let previewAgain = false;
   const preview = async () => {
     if (previewing) { previewAgain = true; return; }
     previewing = true;
     try {
-      const answer = await fetch(data.preview, { method: 'POST', headers: headers({}), body: JSON.stringify(landmarks) });
-      if (answer.ok) showReadings(await answer.text());
+      const body = JSON.stringify(landmarks);
+      const answer = await fetch(data.preview, { method: 'POST', headers: headers({ Accept: 'application/json' }), body });
+      if (answer.ok && !followReadings(await answer.json())) {
+        const whole = await fetch(data.preview, { method: 'POST', headers: headers({ Accept: 'text/html' }), body });
+        if (whole.ok) showReadings(await whole.text());
+      }
     } catch {
       // The save that follows tells what is wrong.
     } finally {
@@ -724,7 +767,7 @@ document.addEventListener('DOMContentLoaded', () => {
     if (dragging) {
       dragging.moved = true;
       putPair(dragging.key, { x: pointer.x + dragging.dx, y: pointer.y + dragging.dy });
-      draw();
+      follow();
       preview();
     } else if (panning) {
       const dx = event.clientX - panning.x;

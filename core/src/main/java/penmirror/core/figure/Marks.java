@@ -1,5 +1,6 @@
 package penmirror.core.figure;
 
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -52,6 +53,18 @@ public record Marks(View view, Map<Landmark, Mark> landmarks) {
     changed.putAll(landmarks);
     changed.put(landmark, mark);
     return new Marks(view, changed);
+  }
+
+  /** Only some landmarks, as far as they are marked. */
+  public Marks only(Collection<Landmark> which) {
+    EnumMap<Landmark, Mark> kept = new EnumMap<>(Landmark.class);
+    for (Landmark landmark : which) {
+      Mark mark = landmarks.get(landmark);
+      if (mark != null) {
+        kept.put(landmark, mark);
+      }
+    }
+    return new Marks(view, kept);
   }
 
   /** Without what was proposed and nobody confirmed. */

@@ -142,6 +142,20 @@ public final class Measure {
     return new Reading(this, value.getAsDouble(), error, Reading.Method.MARKED);
   }
 
+  /** The value alone, without its error; empty where {@link #read} gives no reading. */
+  public OptionalDouble value(Evidence evidence) {
+    if (!views.contains(evidence.marks().view())) {
+      return OptionalDouble.empty();
+    }
+    if (pixelFormula == null) {
+      return valueOf(evidence.marks());
+    }
+    return read(evidence)
+        .reading()
+        .map(r -> OptionalDouble.of(r.value()))
+        .orElse(OptionalDouble.empty());
+  }
+
   /**
    * The landmarks still to be placed before there is a value. A side that is hidden or, in a side
    * view, not marked is not asked for as long as the other side is there.
@@ -199,18 +213,23 @@ public final class Measure {
   private double standardError(Marks marks, MarkingError markingError) {
     double headPixels = marks.headFrame().map(HeadFrame::headPixels).orElse(0.0);
     double sum = 0;
-    for (Landmark landmark : needs()) {
-      Mark mark = marks.landmarks().get(landmark);
+    List<Landmark> needed = needs();
+    // Stepping a few marks costs less than stepping all of them.
+    List<Landmark> used = new ArrayList<>(needed);
+    used.add(Landmark.CROWN);
+    used.add(Landmark.CHIN);
+    Marks few = marks.only(used);
+    for (Landmark landmark : needed) {
+      Mark mark = few.landmarks().get(landmark);
       if (mark == null || mark.point().isEmpty()) {
         continue;
       }
       double error = markingError.of(landmark, mark.state()) * headPixels;
       for (Point step : List.of(new Point(0.5, 0), new Point(0, 0.5))) {
         Point place = mark.point().get();
-        OptionalDouble ahead =
-            valueOf(marks.with(landmark, Mark.at(place.plus(step), mark.state())));
+        OptionalDouble ahead = valueOf(few.with(landmark, Mark.at(place.plus(step), mark.state())));
         OptionalDouble behind =
-            valueOf(marks.with(landmark, Mark.at(place.minus(step), mark.state())));
+            valueOf(few.with(landmark, Mark.at(place.minus(step), mark.state())));
         if (ahead.isPresent() && behind.isPresent()) {
           double slope = ahead.getAsDouble() - behind.getAsDouble();
           sum += slope * slope * error * error;

@@ -61,13 +61,11 @@ public record MeasuredWork(
   public static MeasuredWork of(
       String id, String title, String credit, Evidence evidence, StatureConvention convention) {
     Map<Measure, Double> values = new LinkedHashMap<>();
-    MeasureCatalogue.readAll(evidence)
-        .forEach(
-            (measure, result) ->
-                result
-                    .reading()
-                    .filter(reading -> !convention.excludes(measure))
-                    .ifPresent(reading -> values.put(measure, reading.value())));
+    for (Measure measure : MeasureCatalogue.all()) {
+      if (!convention.excludes(measure)) {
+        measure.value(evidence).ifPresent(value -> values.put(measure, value));
+      }
+    }
     return new MeasuredWork(
         id,
         title,

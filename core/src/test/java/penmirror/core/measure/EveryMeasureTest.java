@@ -76,6 +76,17 @@ class EveryMeasureTest {
     }
   }
 
+  @ParameterizedTest
+  @MethodSource("all")
+  void theValueAloneIsThatOfTheReading(Measure measure) {
+    Evidence evidence = new Evidence(Canon.realistic(), Optional.of(PIXELS));
+    Optional<Double> read = measure.read(evidence).reading().map(Reading::value);
+    assertThat(measure.value(evidence).stream().boxed().findFirst()).isEqualTo(read);
+    Evidence behind = evidence.withMarks(Canon.realistic().withView(View.BACK));
+    assertThat(measure.value(behind).isPresent())
+        .isEqualTo(measure.read(behind).reading().isPresent());
+  }
+
   /** The canon is even: one side alone reads as both do. */
   @ParameterizedTest
   @MethodSource("marked")

@@ -109,11 +109,56 @@ class Bench {
     addReadings(model, study, work, marks, sheets.sheetOf(study, work.id()));
   }
 
-  /** The same while a point moves, against the rules as they stood when the page was last kept. */
+  /**
+   * The same while points move and are kept, against the rules as they stood when the page was
+   * opened: they come from the other works, which marking this one does not change.
+   */
   void addMovingReadings(Model model, Study study, Work work, Marks marks) {
     StyleSheet others =
         lastSheets.computeIfAbsent(work.id(), id -> sheets.sheetOf(study, work.id()));
     addReadings(model, study, work, marks, others);
+  }
+
+  /**
+   * A reading that follows a moving point: only what changes in a row that stands on the page.
+   *
+   * @param x place of the upright on the strip, empty without a rule
+   * @param edgeX end of the band toward it
+   */
+  record Moving(
+      String measure, String value, String x, String edgeX, boolean misses, double anchor) {}
+
+  /** What {@link #moving} tells. */
+  record MovingReadings(String head, List<Moving> rows) {}
+
+  /** The marked readings alone, as little as a page needs while a point moves. */
+  MovingReadings moving(Study study, Work work, Marks marks) {
+    StyleSheet others =
+        lastSheets.computeIfAbsent(work.id(), id -> sheets.sheetOf(study, work.id()));
+    Evidence evidence = new Evidence(marks, Optional.empty());
+    List<Moving> rows = new ArrayList<>();
+    for (Measure measure : MeasureCatalogue.all()) {
+      OptionalDouble value =
+          measure.isFromPixels() ? OptionalDouble.empty() : measure.value(evidence);
+      if (value.isPresent()) {
+        Optional<ReadingStrip> strip =
+            others.rule(measure).map(rule -> ReadingStrip.of(rule, value.getAsDouble()));
+        rows.add(
+            new Moving(
+                measure.key(),
+                Wording.number(measure.unit(), value.getAsDouble()),
+                strip.map(ReadingStrip::x).orElse(""),
+                strip.map(ReadingStrip::edgeX).orElse(""),
+                strip.map(ReadingStrip::misses).orElse(false),
+                anchor(measure, marks).orElse(0.0)));
+      }
+    }
+    String head =
+        marks
+            .headFrame()
+            .map(frame -> text("measure.head", Wording.number(frame.headPixels(), 0)))
+            .orElse(text("measure.head.none"));
+    return new MovingReadings(head, rows);
   }
 
   private void addReadings(Model model, Study study, Work work, Marks marks, StyleSheet others) {

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
 import penmirror.core.file.Resolution;
@@ -296,12 +297,14 @@ class MeasureController {
           messages.getMessage("measure.conflict", new Object[0], Locale.ENGLISH));
     }
     response.setHeader(VERSION_HEADER, saved.get().toString());
-    bench.addReadings(model, study, work, marks);
+    bench.addMovingReadings(model, study, work, marks);
     return "measure/readings :: readings";
   }
 
   /** Readings for a marking that is still moving; nothing is saved. */
-  @PostMapping("/studies/{studyId}/works/{workId}/readings")
+  @PostMapping(
+      path = "/studies/{studyId}/works/{workId}/readings",
+      headers = "Accept!=application/json")
   String preview(
       @PathVariable long studyId,
       @PathVariable long workId,
@@ -317,6 +320,20 @@ class MeasureController {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
     return "measure/readings :: readings";
+  }
+
+  /** The same as little as can be, while a point is dragged over rows that stand already. */
+  @PostMapping(
+      path = "/studies/{studyId}/works/{workId}/readings",
+      produces = MediaType.APPLICATION_JSON_VALUE,
+      headers = "Accept=application/json")
+  @ResponseBody
+  Bench.MovingReadings moving(
+      @PathVariable long studyId, @PathVariable long workId, @RequestBody String landmarks)
+      throws FormatException {
+    Work work = works.require(studyId, workId);
+    Marks marks = MarksFile.ofLandmarksJson(work.view(), landmarks);
+    return bench.moving(studies.require(studyId), work, marks);
   }
 
   /** The pixel block alone, asked for again while the reading is under way. */
