@@ -304,6 +304,30 @@ class LookDatabaseTest extends DatabaseTest {
     assertThat(here.distanceTo(there.times(0.5))).isLessThan(1);
   }
 
+  /** A figure framed in a picture that was marked: its marks are those, from the new corner. */
+  @Test
+  void marksAreCopiedIntoAFramedFigure() throws Exception {
+    markings.save(pell, 0, source(1).truth());
+    Point chin = source(1).truth().require(Landmark.CHIN);
+    mvc.perform(
+        post(base + "/works/" + pell + "/figures")
+            .param("x", String.valueOf((int) chin.x() - 150))
+            .param("y", String.valueOf((int) chin.y() - 200))
+            .param("width", "300")
+            .param("height", "280")
+            .with(csrf()));
+    Work figure = works.inRole(study, Work.Role.SOURCE).get(1);
+    mvc.perform(
+            post(base + "/works/" + figure.id() + "/marks/copy")
+                .param("from", String.valueOf(pell))
+                .with(csrf()))
+        .andExpect(status().is3xxRedirection());
+    Marks copied = markings.newest(figure.id(), View.FRONT).marks();
+    assertThat(copied.require(Landmark.CHIN).x()).isBetween(149.5, 151.5);
+    assertThat(copied.require(Landmark.CHIN).y()).isBetween(199.5, 201.5);
+    assertThat(copied.point(Landmark.SOLE)).isEmpty();
+  }
+
   /** All ways of counting are read from the same marks: nothing is marked anew. */
   @Test
   void headsAreCountedTheStudysWay() throws Exception {

@@ -355,6 +355,13 @@ class WallDatabaseTest extends DatabaseTest {
     assertThat(sheets.scoredSheetOf(traced).rules())
         .hasSizeLessThan(all)
         .noneMatch(rule -> rule.measure().group() == MeasureGroup.FACE);
+    long redraw =
+        ((Intake.Taken)
+                intake.take(study, source(2).png(), Work.Role.REDRAW, "Try", "own", View.FRONT))
+            .workId();
+    markings.save(redraw, 0, source(2).truth());
+    mvc.perform(get(base + "/mirror/" + redraw))
+        .andExpect(content().string(containsString("gb traced")));
     scopes.setScope(study, new ScopeStore.Scope(StudyKind.TRACE, "", Optional.empty()));
     assertThat(sheets.scoredSheetOf(traced).rules()).hasSize(all);
   }

@@ -171,9 +171,10 @@ class MeasureController {
         .body(MarksFile.landmarksJson(marks));
   }
 
-  /** Takes over the marks of the same picture at another size. */
+  /** Takes over the marks of the same picture at another size, or of which this is a part. */
   @PostMapping("/studies/{studyId}/works/{workId}/marks/copy")
-  String copyMarks(@PathVariable long studyId, @PathVariable long workId, @RequestParam long from) {
+  String copyMarks(@PathVariable long studyId, @PathVariable long workId, @RequestParam long from)
+      throws UnusablePictureException {
     Work work = works.require(studyId, workId);
     Twins.Twin twin =
         twins.of(work).stream()

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.StyleSheet;
@@ -84,18 +85,19 @@ class MirrorController {
     List<Work> sources = works.inRole(studyId, Work.Role.SOURCE);
     StyleSheet sheet = sheets.scoredSheetOf(study);
     Score score = new Scorer(sheet).score(evidence.of(redraw));
+    List<MeasureGroup> traced = scopes.tracedGroups(studyId);
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
     model.addAttribute("kind", scopes.kind(studyId));
     model.addAttribute(
         "traced",
-        scopes.tracedGroups(studyId).stream()
+        traced.stream()
             .map(group -> text("group." + group.name().toLowerCase(Locale.ROOT)))
             .toList());
     model.addAttribute("attempts", works.inRole(studyId, Work.Role.REDRAW));
     model.addAttribute("sources", sources);
     model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));
-    model.addAttribute("verdict", Verdict.of(score, messages));
+    model.addAttribute("verdict", Verdict.of(score, traced, messages));
     model.addAttribute("ruleCount", sheet.rules().size());
     chosenSource(sources, source)
         .ifPresent(

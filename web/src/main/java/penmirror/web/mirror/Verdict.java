@@ -53,7 +53,7 @@ record Verdict(
       boolean misses,
       Optional<ReadingStrip> strip) {}
 
-  static Verdict of(Score score, MessageSource messages) {
+  static Verdict of(Score score, List<MeasureGroup> traced, MessageSource messages) {
     Texts texts = (key, arguments) -> messages.getMessage(key, arguments, Locale.ENGLISH);
     return new Verdict(
         headline(score, texts),
@@ -76,7 +76,7 @@ record Verdict(
                         Wording.number(own.low(), 0),
                         Wording.number(own.high(), 0)))
             .orElse(""),
-        groups(score, texts),
+        groups(score, traced, texts),
         fixes(score),
         allFixed(score, texts),
         score.rules().stream().map(Verdict::rule).toList());
@@ -99,13 +99,14 @@ record Verdict(
     return Character.toUpperCase(joined.charAt(0)) + joined.substring(1) + ".";
   }
 
-  private static List<GroupBar> groups(Score score, Texts texts) {
+  private static List<GroupBar> groups(Score score, List<MeasureGroup> traced, Texts texts) {
     List<GroupBar> bars = new ArrayList<>();
     for (MeasureGroup group : MeasureGroup.values()) {
       boolean ruled =
           score.rules().stream()
               .anyMatch(r -> r.rule().measure().group() == group && r.rule().isScored());
-      if (!ruled) {
+      // A traced group keeps its row, grey and without points: it was left out on purpose.
+      if (!ruled && !traced.contains(group)) {
         continue;
       }
       Double points = score.groups().get(group);

@@ -10,6 +10,7 @@ import static penmirror.web.storage.generated.Tables.WORK_PART;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -228,6 +229,25 @@ public class WorkStore {
         .on(PICTURE.SHA256.eq(WORK.PICTURE_SHA256))
         .where(WORK.STUDY_ID.eq(studyId), PICTURE.FINGERPRINT.isNotNull())
         .fetchMap(Record2::value1, row -> Fingerprint.ofBytes(row.value2()));
+  }
+
+  /** Works framed in this one, and the one this was framed in. */
+  public List<Long> framedTogether(long workId) {
+    List<Long> related =
+        new ArrayList<>(
+            database
+                .select(WORK.ID)
+                .from(WORK)
+                .where(WORK.FRAMED_FROM.eq(workId))
+                .orderBy(WORK.ID)
+                .fetch(WORK.ID));
+    database
+        .select(WORK.FRAMED_FROM)
+        .from(WORK)
+        .where(WORK.ID.eq(workId), WORK.FRAMED_FROM.isNotNull())
+        .fetchOptional(WORK.FRAMED_FROM)
+        .ifPresent(related::add);
+    return related;
   }
 
   /** Notes that two works look alike and are both wanted. */
