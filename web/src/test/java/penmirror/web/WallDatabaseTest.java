@@ -275,7 +275,23 @@ class WallDatabaseTest extends DatabaseTest {
     assertThat(first.tags().weight()).isEqualTo(2);
     assertThat(first.tags().notes()).isEqualTo("crown under the tuft");
     assertThat(first.tags().period()).isEqualTo("part 2");
-    assertThat(works.saidParts(one)).containsEntry("prop", true).containsEntry("hands", false);
+    // Framing brings its parts along; only what was ticked against it is a word of the user's.
+    assertThat(works.saidParts(one)).containsEntry("prop", true).doesNotContainKey("hands");
+    mvc.perform(get(base + "/gather")).andExpect(content().string(containsString("seen")));
+    mvc.perform(
+        post(base + "/works/" + one)
+            .param("framing", "FULL")
+            .param("askedParts", "true")
+            .param("parts", "eyes", "prop", "feet")
+            .with(csrf()));
+    assertThat(works.saidParts(one)).containsEntry("hands", false).doesNotContainKey("feet");
+    mvc.perform(
+        post(base + "/works/" + one)
+            .param("framing", "FACE")
+            .param("askedParts", "true")
+            .param("parts", "eyes", "prop", "feet")
+            .with(csrf()));
+    assertThat(works.saidParts(one)).containsEntry("prop", true).doesNotContainKey("feet");
     assertThat(works.require(study, two).tags().period()).isEqualTo("part 2");
     assertThat(works.require(study, two).tags().framing()).isEmpty();
     assertThat(works.require(study, two).title()).isEqualTo("Tam");

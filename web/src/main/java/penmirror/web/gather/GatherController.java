@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSource;
 import org.springframework.http.HttpStatus;
@@ -223,6 +224,8 @@ class GatherController {
   }
 
   private void describe(Work work, WorkForm form, boolean many) {
+    Set<Part> shown = wall.sight(work).parts();
+    Map<String, Boolean> saidBefore = works.saidParts(work.id());
     works.describe(
         work.id(),
         many ? work.title() : form.titleFor(work),
@@ -231,7 +234,7 @@ class GatherController {
     works.tag(work.id(), form.tagsFor(work, many));
     if (form.asksParts()) {
       Work now = works.require(work.studyId(), work.id());
-      works.sayParts(work.id(), form.said(wall.sightBeforeWords(now).parts()));
+      works.sayParts(work.id(), form.said(shown, saidBefore, wall.sightBeforeWords(now).parts()));
     }
     works.giveRole(works.require(work.studyId(), work.id()), form.roleFor(work));
   }

@@ -145,6 +145,11 @@ public class Wall {
     return sight(work, evidence.of(work).marks(), Map.of());
   }
 
+  /** What the wall counts a work to show. */
+  Sight sight(Work work) {
+    return sight(work, evidence.of(work).marks(), parts(works.saidParts(work.id())));
+  }
+
   private static Sight sight(Work work, Marks marks, Map<Part, Boolean> said) {
     return Sight.of(
         work.view(), work.tags().framing(), work.tags().lightDegrees().isPresent(), marks, said);

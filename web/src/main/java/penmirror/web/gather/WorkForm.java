@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.coverage.Part;
 import penmirror.core.figure.Framing;
@@ -73,17 +74,22 @@ record WorkForm(
   }
 
   /**
-   * What differs from what framing and marks tell by themselves.
+   * What the user said of parts: ticks that were changed, and what was said before. A tick that was
+   * left as it stood says nothing: it stood there by the old framing, and may not outlive it.
    *
-   * @param told what they tell
+   * @param shown parts that were ticked when the form was opened
+   * @param saidBefore what had been said by then
+   * @param told what framing and marks tell now
    */
-  Map<String, Boolean> said(java.util.Set<Part> told) {
+  Map<String, Boolean> said(Set<Part> shown, Map<String, Boolean> saidBefore, Set<Part> told) {
     Map<String, Boolean> said = new HashMap<>();
     List<String> ticked = parts == null ? List.of() : parts;
     for (Part part : Part.values()) {
-      boolean shown = ticked.contains(part.word());
-      if (shown != told.contains(part)) {
-        said.put(part.word(), shown);
+      boolean now = ticked.contains(part.word());
+      Boolean word =
+          now == shown.contains(part) ? saidBefore.get(part.word()) : Boolean.valueOf(now);
+      if (word != null && word != told.contains(part)) {
+        said.put(part.word(), word);
       }
     }
     return said;
