@@ -194,7 +194,7 @@ class FormatsTest {
 
   @Test
   void ofOpenRasterTheFlattenedPictureIsTaken() throws Exception {
-    Opened opened = reader.open(openRaster("mergedimage.png", bytes("srgb.png")));
+    Opened opened = reader.open(bytes("layers.ora"));
     assertThat(opened.format()).isEqualTo(PictureFormat.OPENRASTER);
     double[] off = differences(reader.open(bytes("srgb.png")).picture(), opened.picture());
     assertThat(off[1]).isZero();

@@ -118,7 +118,7 @@ class LibraryController {
     List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
     List<Work> redraws = works.inRole(study.id(), Work.Role.REDRAW);
     List<Work> unmarked =
-        sources.stream().filter(work -> evidence.of(work).marks().isEmpty()).toList();
+        sources.stream().filter(work -> evidence.of(work).marks().confirmed().isEmpty()).toList();
     String base = "/studies/" + study.id();
     String worksText = text("library.works", study.illustrator(), sources.size());
     List<String> soFar = soFar(sheets.sheetOf(study));

@@ -117,7 +117,7 @@ class MeasureController {
     }
     Work work =
         sources.stream()
-            .filter(source -> evidence.of(source).marks().isEmpty())
+            .filter(source -> evidence.of(source).marks().confirmed().isEmpty())
             .findFirst()
             .orElse(sources.get(0));
     return "redirect:/studies/" + studyId + "/works/" + work.id() + "/measure";

@@ -6,7 +6,9 @@ import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.util.List;
 import java.util.Locale;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -79,6 +81,13 @@ public class Rail {
       this.database = database;
     }
 
+    /** Proposals alone are no marking. */
+    private static final Condition SOMEBODY_MARKED =
+        DSL.condition(
+            "exists (select 1 from jsonb_each({0}) point"
+                + " where point.value ->> 'state' <> 'proposed')",
+            MARKING.LANDMARKS);
+
     record Counts(int sources, int markedSources, int redraws) {}
 
     Counts counts(long studyId) {
@@ -90,6 +99,7 @@ public class Rail {
               .join(WORK)
               .on(WORK.ID.eq(MARKING.WORK_ID))
               .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(Work.Role.SOURCE.word()))
+              .and(SOMEBODY_MARKED)
               .fetchSingle()
               .value1(),
           worksIn(studyId, Work.Role.REDRAW));
