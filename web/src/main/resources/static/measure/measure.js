@@ -102,7 +102,7 @@ document.addEventListener('DOMContentLoaded', () => {
   };
 
   /** Proposed with less than even chances. */
-  const isDoubtful = (mark) => mark?.state === 'proposed' && (mark.confidence ?? 0) < 0.5;
+  const isDoubtful = (mark) => mark?.state === 'proposed' && (mark.confidence ?? 1) < 0.5;
 
   const guideLine = (group, x1, y1, x2, y2, dash) => {
     const k = pixel();
@@ -237,7 +237,7 @@ document.addEventListener('DOMContentLoaded', () => {
       const item = button.parentElement;
       item.classList.toggle('now', key === active);
       if (key === active) button.setAttribute('aria-current', 'true'); else button.removeAttribute('aria-current');
-      const state = !mark ? data.toplace : mark.state === 'hidden' ? data.hidden : mark.state === 'placed' ? '' : mark.state === 'proposed' ? data.proposed.replace('{0}', mark.confidence === undefined ? '–' : Math.round(100 * mark.confidence)) : data.estimated;
+      const state = !mark ? data.toplace : mark.state === 'hidden' ? data.hidden : mark.state === 'placed' ? '' : mark.state !== 'proposed' ? data.estimated : mark.confidence === undefined ? data.unconfirmed : data.proposed.replace('{0}', Math.round(100 * mark.confidence));
       button.querySelector('em').textContent = state;
       button.querySelector('svg').innerHTML = rollSymbol(key, mark);
     });
@@ -395,6 +395,8 @@ document.addEventListener('DOMContentLoaded', () => {
     faults.replaceChildren(...new DOMParser().parseFromString(html, 'text/html').querySelectorAll('.fault'));
   };
 
+  /** Marks are kept without the chances of what was proposed: those stay in this browser. */
+  const CHANCES = `pen-mirror-chances-${data.work}`;
   const SITTING = `pen-mirror-sitting-${data.work}`;
   const STEPS_KEPT = 60;
   const changed = () => {
@@ -627,6 +629,7 @@ document.addEventListener('DOMContentLoaded', () => {
         count += 1;
         if (isDoubtful(landmarks[key])) doubtful += 1;
       });
+      localStorage.setItem(CHANCES, JSON.stringify(landmarks));
       proposed.textContent = count === 0 ? proposed.dataset.none : proposed.dataset.found.replace('{0}', count).replace('{1}', doubtful);
       if (count > 0) changed();
       if (landmarks[active]?.state !== 'proposed') activate(order.find((key) => !landmarks[key]) ?? order.find((key) => landmarks[key].state === 'proposed') ?? active);
@@ -1018,6 +1021,10 @@ document.addEventListener('DOMContentLoaded', () => {
   const before = JSON.parse(localStorage.getItem(settings) ?? '{}');
   if ([...ask.options].some((option) => option.value === before.ask)) ask.value = before.ask;
   if (SEQUENCES[before.sequence]) sequence.value = before.sequence;
+  Object.entries(JSON.parse(localStorage.getItem(CHANCES) ?? '{}')).forEach(([key, mark]) => {
+    const now = landmarks[key];
+    if (now?.state === 'proposed' && now.x === mark.x && now.y === mark.y) now.confidence = mark.confidence;
+  });
   const sitting = JSON.parse(sessionStorage.getItem(SITTING) ?? 'null');
   if (sitting) ({ undo: undoStack, redo: redoStack } = sitting);
   askFor();
