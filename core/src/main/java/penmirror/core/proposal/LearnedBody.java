@@ -14,7 +14,7 @@ import penmirror.core.geometry.Point;
  */
 final class LearnedBody {
   /** Less sure than this is no help. */
-  private static final double LEAST_CONFIDENCE = 0.12;
+  private static final double LEAST_CONFIDENCE = 0.05;
 
   /** What one marked figure tells of where a trunk's points lie, and of limbs, in heads. */
   private static final double TRUNK_SPREAD = 0.09;
