@@ -113,6 +113,23 @@ public final class Measure {
     };
   }
 
+  /** A length in heads; empty without a marked head. */
+  public static OptionalDouble inHeads(Marks marks, double pixels) {
+    return marks
+        .headFrame()
+        .map(frame -> OptionalDouble.of(pixels / frame.headPixels()))
+        .orElse(OptionalDouble.empty());
+  }
+
+  /** As {@link #meanOfSides}, for a formula that gives pixels, in heads. */
+  public static MarksFormula meanOfSidesInHeads(SideFormula pixels, Landmark... left) {
+    MarksFormula mean = meanOfSides(pixels, left);
+    return marks -> {
+      OptionalDouble length = mean.value(marks);
+      return length.isPresent() ? inHeads(marks, length.getAsDouble()) : length;
+    };
+  }
+
   public static Builder of(String key, MeasureGroup group, Unit unit) {
     return new Builder(key, group, unit);
   }

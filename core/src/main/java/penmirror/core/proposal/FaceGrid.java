@@ -98,7 +98,7 @@ final class FaceGrid {
         && skin.values()[row * width + column] > 0.5f;
   }
 
-  /** Chroma of the colour taken for skin. */
+  /** Lightness of the colour taken for skin. */
   double skinLightness() {
     return colour[0];
   }

@@ -88,8 +88,7 @@ final class FaceReader {
       double bottom,
       double leftY,
       double rightY,
-      boolean clean,
-      Optional<Parts.Part> part) {
+      boolean clean) {
     double width() {
       return right - left;
     }
@@ -99,7 +98,7 @@ final class FaceReader {
     }
 
     Box mirrored() {
-      return new Box(-right, top, -left, bottom, rightY, leftY, false, Optional.empty());
+      return new Box(-right, top, -left, bottom, rightY, leftY, false);
     }
   }
 
@@ -253,19 +252,18 @@ final class FaceReader {
         return box.get();
       }
     }
-    return new Box(left, top, right, bottom, v, v, false, Optional.empty());
+    return new Box(left, top, right, bottom, v, v, false);
   }
 
   private Optional<Box> boxIn(
       double u, double v, double[] window, double left, double top, double right, double bottom) {
-    double middle = 0;
     int fromColumn = FaceGrid.column(u - window[0]);
     int toColumn = FaceGrid.column(u + window[0]);
     // Never over the middle line: the eyes of big-eyed figures nearly touch.
     if (u < 0) {
-      toColumn = Math.min(toColumn, FaceGrid.column(middle) - 1);
+      toColumn = Math.min(toColumn, FaceGrid.column(0) - 1);
     } else {
-      fromColumn = Math.max(fromColumn, FaceGrid.column(middle) + 1);
+      fromColumn = Math.max(fromColumn, FaceGrid.column(0) + 1);
     }
     int fromRow = FaceGrid.row(v - window[1]);
     int toRow = FaceGrid.row(v + window[1]);
@@ -274,18 +272,12 @@ final class FaceReader {
     if (width < 3 || height < 3) {
       return Optional.empty();
     }
-    boolean[] set = new boolean[width * height];
-    for (int row = 0; row < height; row++) {
-      for (int column = 0; column < width; column++) {
-        set[row * width + column] = grid.other.at(fromColumn + column, fromRow + row);
-      }
-    }
     int boxLeft = Integer.MAX_VALUE;
     int boxTop = Integer.MAX_VALUE;
     int boxRight = -1;
     int boxBottom = -1;
     List<Parts.Part> chosen = new ArrayList<>();
-    for (Parts.Part part : Parts.of(new Mask(width, height, set))) {
+    for (Parts.Part part : otherParts(fromColumn, fromRow, width, height)) {
       boolean touches =
           part.left() == 0 || part.top() == 0 || part.right() == width || part.bottom() == height;
       if (touches || part.area() < 6) {
@@ -328,8 +320,18 @@ final class FaceReader {
             FaceGrid.v(fromRow + boxBottom - 0.5),
             FaceGrid.v(fromRow + leftY),
             FaceGrid.v(fromRow + rightY),
-            true,
-            Optional.of(chosen.get(0))));
+            true));
+  }
+
+  /** Parts of what is not skin inside a window of the grid, in the window's own places. */
+  private List<Parts.Part> otherParts(int fromColumn, int fromRow, int width, int height) {
+    boolean[] set = new boolean[width * height];
+    for (int row = 0; row < height; row++) {
+      for (int column = 0; column < width; column++) {
+        set[row * width + column] = grid.other.at(fromColumn + column, fromRow + row);
+      }
+    }
+    return Parts.of(new Mask(width, height, set));
   }
 
   private static double meanRow(List<Parts.Part> parts, int width, double from, double to) {
@@ -430,14 +432,8 @@ final class FaceReader {
     int toRow = FaceGrid.row(3.0);
     int width = toColumn - fromColumn + 1;
     int height = toRow - fromRow + 1;
-    boolean[] set = new boolean[width * height];
-    for (int row = 0; row < height; row++) {
-      for (int column = 0; column < width; column++) {
-        set[row * width + column] = grid.other.at(fromColumn + column, fromRow + row);
-      }
-    }
     List<Piece> pieces = new ArrayList<>();
-    for (Parts.Part part : Parts.of(new Mask(width, height, set))) {
+    for (Parts.Part part : otherParts(fromColumn, fromRow, width, height)) {
       boolean touches = part.left() == 0 || part.right() == width || part.bottom() == height;
       boolean isEye =
           part.top() == 0
@@ -650,15 +646,9 @@ final class FaceReader {
     if (width < 3 || height < 3 || fromRow < 0) {
       return Optional.empty();
     }
-    boolean[] set = new boolean[width * height];
-    for (int row = 0; row < height; row++) {
-      for (int column = 0; column < width; column++) {
-        set[row * width + column] = grid.other.at(fromColumn + column, fromRow + row);
-      }
-    }
     Piece best = null;
     double most = -4.6;
-    for (Parts.Part part : Parts.of(new Mask(width, height, set))) {
+    for (Parts.Part part : otherParts(fromColumn, fromRow, width, height)) {
       boolean touches = part.left() == 0 || part.right() == width || part.top() == 0;
       if (touches || part.area() < 10) {
         continue;

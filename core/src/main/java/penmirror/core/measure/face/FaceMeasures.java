@@ -409,12 +409,10 @@ public final class FaceMeasures {
       face("ear.size", Unit.OF_THE_HEAD)
           .formula(
               "top to base of the ear, mean of both / crown to chin",
-              m ->
-                  perHead(
-                      m,
-                      (marks, side) -> marks.distance(side.of(EAR_L_TOP), side.of(EAR_L_BASE)),
-                      EAR_L_TOP,
-                      EAR_L_BASE))
+              Measure.meanOfSidesInHeads(
+                  (marks, side) -> marks.distance(side.of(EAR_L_TOP), side.of(EAR_L_BASE)),
+                  EAR_L_TOP,
+                  EAR_L_BASE))
           .needs(CROWN, CHIN)
           .needsOfASide(EAR_L_TOP, EAR_L_BASE)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
@@ -508,13 +506,6 @@ public final class FaceMeasures {
 
   private static OptionalDouble oneLess(OptionalDouble height) {
     return height.isPresent() ? OptionalDouble.of(1 - height.getAsDouble()) : height;
-  }
-
-  private static OptionalDouble perHead(
-      Marks marks, Measure.SideFormula formula, Landmark... left) {
-    double head = marks.headFrame().map(HeadFrame::headPixels).orElse(Double.NaN);
-    OptionalDouble pixels = Measure.meanOfSides(formula, left).value(marks);
-    return pixels.isPresent() ? finite(pixels.getAsDouble() / head) : pixels;
   }
 
   private static double eyeHeight(Marks marks, Side side) {

@@ -33,7 +33,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
@@ -57,7 +56,7 @@ public final class ProportionMeasures {
       proportion("stature.heads", Unit.HEADS)
           .formula(
               "crown to sole, straight down / crown to chin",
-              marks -> inHeads(marks, height(marks, CROWN, SOLE)))
+              marks -> Measure.inHeads(marks, height(marks, CROWN, SOLE)))
           .needs(CROWN, CHIN, SOLE)
           .comparedBy(Scale.LOG, Comparison.ACROSS_VIEWS)
           .spreads(0.012, 0.05, 0.30)
@@ -80,7 +79,7 @@ public final class ProportionMeasures {
           .formula(
               "crown, chin, neck base, crotch, knee, ankle, sole, one after the other, over the"
                   + " standing leg / crown to chin",
-              marks -> inHeads(marks, alongAxis(marks, CROWN)))
+              marks -> Measure.inHeads(marks, alongAxis(marks, CROWN)))
           .needs(CROWN, CHIN, NECK_BASE, CROTCH, SOLE)
           .needsOfASide(LEG)
           .comparedBy(Scale.LOG, Comparison.ACROSS_VIEWS)
@@ -127,7 +126,7 @@ public final class ProportionMeasures {
       proportion("shoulders.heads", Unit.HEADS)
           .formula(
               "shoulder to shoulder / crown to chin",
-              marks -> inHeads(marks, marks.distance(SHOULDER_L, SHOULDER_R)))
+              marks -> Measure.inHeads(marks, marks.distance(SHOULDER_L, SHOULDER_R)))
           .needs(CROWN, CHIN, SHOULDER_L, SHOULDER_R)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.02, 0.06, 0.25)
@@ -139,7 +138,7 @@ public final class ProportionMeasures {
           .formula(
               "crown to the middle between the shoulders, straight down / crown to chin",
               marks ->
-                  inHeads(
+                  Measure.inHeads(
                       marks,
                       (height(marks, CROWN, SHOULDER_L) + height(marks, CROWN, SHOULDER_R)) / 2))
           .needs(CROWN, CHIN, SHOULDER_L, SHOULDER_R)
@@ -180,7 +179,7 @@ public final class ProportionMeasures {
       proportion("neck.length", Unit.OF_THE_HEAD)
           .formula(
               "chin to neck base / crown to chin",
-              marks -> inHeads(marks, marks.distance(CHIN, NECK_BASE)))
+              marks -> Measure.inHeads(marks, marks.distance(CHIN, NECK_BASE)))
           .needs(CROWN, CHIN, NECK_BASE)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.08, 0.18, 0.40)
@@ -222,12 +221,8 @@ public final class ProportionMeasures {
       proportion("hand.head", Unit.OF_THE_HEAD)
           .formula(
               "wrist to fingertip, mean of both hands / crown to chin",
-              marks ->
-                  perHead(
-                      marks,
-                      (m, side) -> distance(m, side, WRIST_L, FINGERTIP_L),
-                      WRIST_L,
-                      FINGERTIP_L))
+              Measure.meanOfSidesInHeads(
+                  (m, side) -> distance(m, side, WRIST_L, FINGERTIP_L), WRIST_L, FINGERTIP_L))
           .needs(CROWN, CHIN)
           .needsOfASide(WRIST_L, FINGERTIP_L)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
@@ -239,7 +234,8 @@ public final class ProportionMeasures {
       proportion("foot.head", Unit.OF_THE_HEAD)
           .formula(
               "heel to toe, mean of both feet / crown to chin",
-              marks -> perHead(marks, (m, side) -> distance(m, side, HEEL_L, TOE_L), HEEL_L, TOE_L))
+              Measure.meanOfSidesInHeads(
+                  (m, side) -> distance(m, side, HEEL_L, TOE_L), HEEL_L, TOE_L))
           .needs(CROWN, CHIN)
           .needsOfASide(HEEL_L, TOE_L)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
@@ -268,7 +264,7 @@ public final class ProportionMeasures {
       proportion("head.aspect", Unit.OF_THE_HEAD)
           .formula(
               "cheek width / crown to chin",
-              marks -> inHeads(marks, marks.distance(CHEEK_L, CHEEK_R)))
+              marks -> Measure.inHeads(marks, marks.distance(CHEEK_L, CHEEK_R)))
           .needs(CROWN, CHIN, CHEEK_L, CHEEK_R)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.02, 0.06, 0.15)
@@ -375,20 +371,6 @@ public final class ProportionMeasures {
         .needs(left, right, otherLeft, otherRight)
         .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
         .source("common practice");
-  }
-
-  private static OptionalDouble inHeads(Marks marks, double pixels) {
-    return marks
-        .headFrame()
-        .map(HeadFrame::headPixels)
-        .map(head -> OptionalDouble.of(pixels / head))
-        .orElse(OptionalDouble.empty());
-  }
-
-  private static OptionalDouble perHead(
-      Marks marks, Measure.SideFormula formula, Landmark... left) {
-    OptionalDouble pixels = Measure.meanOfSides(formula, left).value(marks);
-    return pixels.isPresent() ? inHeads(marks, pixels.getAsDouble()) : pixels;
   }
 
   private static double height(Marks marks, Landmark top, Landmark bottom) {
