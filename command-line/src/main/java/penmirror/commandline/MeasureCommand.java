@@ -10,11 +10,11 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.format.MeasureJson;
 import penmirror.core.format.MeasureJson.HeadSource;
+import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureCatalogue;
-import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Wording;
-import penmirror.core.measure.line.LineReadings;
+import penmirror.core.measure.line.LineMeasures;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -102,8 +102,8 @@ final class MeasureCommand implements Callable<Integer> {
     StringBuilder text = new StringBuilder(image.toString());
     evidence
         .pixels()
-        .flatMap(PixelReadings::line)
-        .map(LineReadings::medianWidthPixels)
+        .flatMap(pixels -> pixels.estimate(LineMeasures.WIDTH))
+        .map(Estimate::value)
         .ifPresent(px -> row(text, "Line width", Wording.number(px, 1) + " px"));
     MeasureCatalogue.readAll(evidence)
         .forEach(

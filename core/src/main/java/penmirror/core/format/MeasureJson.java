@@ -2,13 +2,13 @@ package penmirror.core.format;
 
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.HeadFrame;
+import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.Unit;
 import penmirror.core.measure.line.LineMeasures;
-import penmirror.core.measure.line.LineReadings;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -52,9 +52,8 @@ public final class MeasureJson {
     headNode.put("from", source.word);
     ArrayNode readings = node.putArray("readings");
     pixels
-        .line()
-        .filter(line -> !line.isHairline())
-        .ifPresent(line -> lineWidth(readings, line, source, head));
+        .estimate(LineMeasures.WIDTH)
+        .ifPresent(width -> lineWidth(readings, width, source, head));
     MeasureCatalogue.readAll(evidence)
         .forEach(
             (measure, result) -> {
@@ -78,20 +77,15 @@ public final class MeasureJson {
 
   /** Line weight stands twice: in pixels always, and by the head where one is known. */
   private static void lineWidth(
-      ArrayNode readings, LineReadings line, HeadSource source, double head) {
-    entry(
-        readings,
-        LineMeasures.WIDTH.key(),
-        line.medianWidthPixels(),
-        Unit.PIXELS,
-        line.standardErrorPixels());
+      ArrayNode readings, Estimate width, HeadSource source, double head) {
+    entry(readings, LineMeasures.WIDTH.key(), width.value(), Unit.PIXELS, width.standardError());
     if (source != HeadSource.NONE) {
       entry(
           readings,
           LineMeasures.WIDTH.key(),
-          1000 * line.medianWidthPixels() / head,
+          1000 * width.value() / head,
           Unit.HEAD_THOUSANDTHS,
-          1000 * line.standardErrorPixels() / head);
+          1000 * width.standardError() / head);
     }
   }
 

@@ -1,13 +1,14 @@
 package penmirror.core.format;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
+import penmirror.core.measure.Estimate;
+import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
-import penmirror.core.measure.PixelReadings.ValueRange;
-import penmirror.core.measure.line.LineReadings;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -22,22 +23,15 @@ public final class PixelReadingsJson {
     node.put("widthPixels", readings.widthPixels());
     node.put("heightPixels", readings.heightPixels());
     node.put("figureAreaPixels", readings.figureAreaPixels());
+    ObjectNode estimates = node.putObject("estimates");
     readings
-        .line()
-        .ifPresent(
-            line ->
-                node.putObject("line")
-                    .put("medianWidthPixels", line.medianWidthPixels())
-                    .put("thinWidthPixels", line.thinWidthPixels())
-                    .put("thickWidthPixels", line.thickWidthPixels())
-                    .put("standardErrorPixels", line.standardErrorPixels())
-                    .put("lightness", line.lightness())
-                    .put("lengthPixels", line.lengthPixels()));
-    readings
-        .values()
-        .ifPresent(
-            range ->
-                node.putObject("values").put("dark", range.dark()).put("light", range.light()));
+        .estimates()
+        .forEach(
+            (key, estimate) ->
+                estimates.putArray(key).add(estimate.value()).add(estimate.standardError()));
+    ObjectNode absences = node.putObject("absences");
+    readings.absences().forEach((key, reason) -> absences.put(key, reason.name()));
+    swatches(node.putArray("flats"), readings.flats());
     swatches(node.putArray("swatches"), readings.swatches());
     return Json.line(node);
   }
@@ -50,14 +44,10 @@ public final class PixelReadingsJson {
         (int) Json.requireNumber(node, "widthPixels", where),
         (int) Json.requireNumber(node, "heightPixels", where),
         (long) Json.requireNumber(node, "figureAreaPixels", where),
-        node.has("line") ? Optional.of(line(node.path("line"))) : Optional.empty(),
-        node.has("values")
-            ? Optional.of(
-                new ValueRange(
-                    Json.requireNumber(node.path("values"), "dark", where),
-                    Json.requireNumber(node.path("values"), "light", where)))
-            : Optional.empty(),
-        swatches(node.path("swatches")));
+        estimates(node.path("estimates")),
+        absences(node.path("absences")),
+        swatches(node.path("swatches")),
+        swatches(node.path("flats")));
   }
 
   static void swatches(ArrayNode array, List<Swatch> swatches) {
@@ -87,14 +77,31 @@ public final class PixelReadingsJson {
     return swatches;
   }
 
-  private static LineReadings line(JsonNode node) throws FormatException {
-    String where = "line";
-    return new LineReadings(
-        Json.requireNumber(node, "medianWidthPixels", where),
-        Json.requireNumber(node, "thinWidthPixels", where),
-        Json.requireNumber(node, "thickWidthPixels", where),
-        Json.requireNumber(node, "standardErrorPixels", where),
-        Json.requireNumber(node, "lightness", where),
-        Json.requireNumber(node, "lengthPixels", where));
+  private static Map<String, Estimate> estimates(JsonNode node) throws FormatException {
+    Map<String, Estimate> estimates = new HashMap<>();
+    for (Map.Entry<String, JsonNode> entry : node.properties()) {
+      double value = entry.getValue().path(0).asDouble(Double.NaN);
+      double error = entry.getValue().path(1).asDouble(Double.NaN);
+      if (!Double.isFinite(value) || !(error >= 0)) {
+        throw new FormatException(
+            "The estimate of " + entry.getKey() + " is not a number with its error.");
+      }
+      estimates.put(entry.getKey(), new Estimate(value, error));
+    }
+    return estimates;
+  }
+
+  private static Map<String, Reason> absences(JsonNode node) throws FormatException {
+    Map<String, Reason> absences = new HashMap<>();
+    for (Map.Entry<String, JsonNode> entry : node.properties()) {
+      String word = entry.getValue().asString("");
+      try {
+        absences.put(entry.getKey(), Reason.valueOf(word));
+      } catch (IllegalArgumentException e) {
+        throw new FormatException(
+            "\"" + word + "\" is no reason why " + entry.getKey() + " was not read.");
+      }
+    }
+    return absences;
   }
 }

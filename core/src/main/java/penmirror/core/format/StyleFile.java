@@ -2,10 +2,12 @@ package penmirror.core.format;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.figure.View;
@@ -119,7 +121,10 @@ public final class StyleFile {
     node.put("weight", work.weight());
     ObjectNode readings = node.putObject("readings");
     work.values().forEach((measure, value) -> readings.put(measure.key(), value));
+    ArrayNode absent = node.putArray("notThere");
+    work.notThere().forEach(measure -> absent.add(measure.key()));
     PixelReadingsJson.swatches(node.putArray("swatches"), work.swatches());
+    PixelReadingsJson.swatches(node.putArray("flats"), work.flats());
   }
 
   private static void write(ObjectNode node, Rule rule) {
@@ -165,8 +170,19 @@ public final class StyleFile {
         node.path("credit").asString(""),
         view(node.path("view").asString("front")),
         values,
+        notThere(node.path("notThere")),
         PixelReadingsJson.swatches(node.path("swatches")),
+        PixelReadingsJson.swatches(node.path("flats")),
         weight(node));
+  }
+
+  /** Measures this version does not know are left out. */
+  private static Set<Measure> notThere(JsonNode node) {
+    Set<Measure> measures = new LinkedHashSet<>();
+    for (JsonNode key : node) {
+      MeasureCatalogue.byKey(key.asString("")).ifPresent(measures::add);
+    }
+    return measures;
   }
 
   /** How much the work counts; once where an older file does not say. */

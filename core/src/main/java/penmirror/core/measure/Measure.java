@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
@@ -68,6 +69,7 @@ public final class Measure {
   private final String source;
   private final @Nullable MarksFormula marksFormula;
   private final @Nullable PixelFormula pixelFormula;
+  private final @Nullable Measure standsInFor;
 
   private Measure(Builder builder) {
     key = builder.key;
@@ -86,6 +88,7 @@ public final class Measure {
     source = builder.source;
     marksFormula = builder.marksFormula;
     pixelFormula = builder.pixelFormula;
+    standsInFor = builder.standsInFor;
   }
 
   /** A part of a whole, for formulas; empty when the whole has no extent. */
@@ -134,6 +137,14 @@ public final class Measure {
     return new Builder(key, group, unit);
   }
 
+  /** Read from its own estimate and held against every view. */
+  public static Builder ofPixels(
+      String key, MeasureGroup group, Unit unit, Ruler ruler, Scale scale, String formula) {
+    return of(key, group, unit)
+        .fromPixels(formula, ruler)
+        .comparedBy(scale, Comparison.ACROSS_VIEWS);
+  }
+
   /** The reading, or why there is none. */
   public MeasureResult read(Evidence evidence) {
     Marks marks = evidence.marks();
@@ -157,6 +168,16 @@ public final class Measure {
     }
     double error = standardError(marks, evidence.markingError());
     return new Reading(this, value.getAsDouble(), error, Reading.Method.MARKED);
+  }
+
+  /**
+   * Whether it was looked for in the pixels and is truly not there: no line, no shadow, no hue. Not
+   * so where it could not be read, such as a part that was not found.
+   */
+  public boolean isTrulyAbsent(Evidence evidence) {
+    return isFromPixels()
+        && evidence.pixels().isPresent()
+        && read(evidence).fold(reading -> false, none -> none.reason().isTrulyAbsent());
   }
 
   /** The value alone, without its error; empty where {@link #read} gives no reading. */
@@ -304,6 +325,17 @@ public final class Measure {
     return scored;
   }
 
+  /** The measure whose place this takes where heads are not marked. */
+  public Optional<Measure> standsInFor() {
+    return Optional.ofNullable(standsInFor);
+  }
+
+  /** Whether its estimate from pixels is a length, which a hand needs in pixels of the canvas. */
+  public boolean isLength() {
+    return isFromPixels()
+        && (unit == Unit.HEAD_THOUSANDTHS || unit == Unit.FIGURE_THOUSANDTHS || unit == Unit.HEADS);
+  }
+
   public boolean isFromPixels() {
     return pixelFormula != null;
   }
@@ -350,6 +382,7 @@ public final class Measure {
     private String source = "";
     private @Nullable MarksFormula marksFormula;
     private @Nullable PixelFormula pixelFormula;
+    private @Nullable Measure standsInFor;
 
     private Builder(String key, MeasureGroup group, Unit unit) {
       this.key = key;
@@ -367,6 +400,19 @@ public final class Measure {
       formula = text;
       pixelFormula = code;
       return this;
+    }
+
+    /** Read from its own estimate. */
+    public Builder fromPixels(String text, Ruler ruler) {
+      return fromPixels(
+          text, (measure, pixels, marks) -> ruler.read(measure, measure, pixels, marks));
+    }
+
+    /** The estimate of another measure by another ruler; only one of the two enters a sheet. */
+    public Builder insteadOf(Measure other, String text, Ruler ruler) {
+      standsInFor = other;
+      return fromPixels(
+          text, (measure, pixels, marks) -> ruler.read(measure, other, pixels, marks));
     }
 
     public Builder needs(Landmark... landmarks) {

@@ -9,6 +9,7 @@ import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.region.RegionFacts;
 import penmirror.core.measure.shade.ShadeMeasures;
 
 /** Every measure there is, in the order in which a sheet lists them. */
@@ -22,6 +23,7 @@ public final class MeasureCatalogue {
     all.addAll(LineMeasures.ALL);
     all.addAll(ShadeMeasures.ALL);
     all.addAll(ColourMeasures.ALL);
+    all.addAll(RegionFacts.all());
     for (Measure measure : all) {
       if (BY_KEY.put(measure.key(), measure) != null) {
         throw new IllegalStateException("Two measures have the key " + measure.key());

@@ -9,6 +9,14 @@ public enum MeasureGroup {
   LINE,
   SHADE,
   COLOUR,
+  /** How hard and how close together the steps between colours are. */
+  EDGE,
+  /** Silhouette and regions: round or angular, whole or scalloped. */
+  SHAPE,
+  /** Face, hair and cloth each for itself, as found in the picture. */
+  PART,
+  /** Where things sit in the figure; speaks of the framing as much as of the style. */
+  LAYOUT,
   TICKS;
 
   /** The word used in files. */

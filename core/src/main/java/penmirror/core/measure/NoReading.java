@@ -29,7 +29,34 @@ public record NoReading(Reason reason, List<Landmark> missing) implements Measur
     /** The width is known in pixels, but not in heads: crown and chin are not marked. */
     HEAD_NOT_MARKED,
     /** Nothing stands out from the background. */
-    NO_FIGURE
+    NO_FIGURE,
+    /** The value lies outside of what the measure is defined on, such as a ratio of zero. */
+    OUT_OF_SCALE,
+    /** Too little of it to read, such as three free line ends. */
+    TOO_LITTLE,
+    /** No line has a second one beside it. */
+    NO_HATCHING,
+    /** No local colour has a second value. */
+    NO_SHADING,
+    /** No local colour is lighter in places than its base. */
+    NO_HIGHLIGHT,
+    /** Nothing in the figure has a hue. */
+    NO_HUE,
+    /** The part, such as face or cloth, was not found in the picture. */
+    PART_NOT_FOUND,
+    /** Corners and opening of the eyes are not marked. */
+    EYES_NOT_MARKED,
+    /** The picture is grey: colours say nothing of the style. */
+    GREY_PICTURE;
+
+    /** Whether the picture was read and truly has nothing of it. */
+    public boolean isTrulyAbsent() {
+      return this == NO_LINES
+          || this == NO_SHADING
+          || this == NO_HIGHLIGHT
+          || this == NO_HATCHING
+          || this == NO_HUE;
+    }
   }
 
   public NoReading {

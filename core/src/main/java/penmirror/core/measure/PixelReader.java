@@ -2,30 +2,50 @@ package penmirror.core.measure;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
+import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.colour.Swatch;
-import penmirror.core.measure.PixelReadings.ValueRange;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.colour.ColourFacts;
+import penmirror.core.measure.colour.Palette;
 import penmirror.core.measure.colour.PaletteReader;
+import penmirror.core.measure.line.DrawnLines;
+import penmirror.core.measure.line.Hatching;
+import penmirror.core.measure.line.InkPainter;
+import penmirror.core.measure.line.LashReader;
+import penmirror.core.measure.line.LineFacts;
+import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.line.LineReader;
-import penmirror.core.measure.line.LineReadings;
+import penmirror.core.measure.line.SpotBlacks;
+import penmirror.core.measure.region.FigureParts;
+import penmirror.core.measure.region.FlatPicture;
+import penmirror.core.measure.region.RegionFacts;
+import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
 
-/** Reads line, values and colours off a picture. Same picture, same readings. */
+/** Reads line, values, colours and shapes off a picture. Same picture and marks, same readings. */
 public final class PixelReader {
 
   /** Raised whenever a reading of the same picture may change. Stored with every reading. */
-  public static final int ALGORITHM_VERSION = 1;
+  public static final int ALGORITHM_VERSION = 2;
 
-  /** The figure and its colours are read on a copy of at most about this many pixels. */
+  /** The figure and its colours are read on a copy of at most four times this many pixels. */
   private static final int COARSE_PIXELS = 1_000_000;
 
   /** The stretches of the work, in order. */
   public enum Step {
     FIGURE,
     LINES,
-    COLOURS
+    COLOURS,
+    SHADES,
+    SHAPES
   }
 
   /** Told when a step begins. May end the work by throwing {@link CancellationException}. */
@@ -34,61 +54,119 @@ public final class PixelReader {
     void begins(Step step);
   }
 
+  /** The landmarks by which pixels are read: the head's frame, and the openings of the eyes. */
+  private static final Set<Landmark> HEEDED =
+      Set.of(
+          Landmark.CROWN,
+          Landmark.CHIN,
+          Landmark.EYE_L_OUTER,
+          Landmark.EYE_L_INNER,
+          Landmark.EYE_L_TOP,
+          Landmark.EYE_L_BOTTOM,
+          Landmark.EYE_R_OUTER,
+          Landmark.EYE_R_INNER,
+          Landmark.EYE_R_TOP,
+          Landmark.EYE_R_BOTTOM);
+
+  /** Whether two markings of a picture can lead to different readings. */
+  public static boolean heedsOtherwise(Marks one, Marks other) {
+    return !one.confirmed()
+        .only(HEEDED)
+        .landmarks()
+        .equals(other.confirmed().only(HEEDED).landmarks());
+  }
+
   public PixelReadings read(Picture picture) {
-    return read(picture, step -> {});
+    return read(picture, Marks.none(View.FRONT), step -> {});
   }
 
   /**
+   * @param marks where the head and the eyes are, as far as that is known
    * @throws CancellationException when {@code progress} throws it
    */
-  public PixelReadings read(Picture picture, Progress progress) {
+  public PixelReadings read(Picture picture, Marks marks, Progress progress) {
+    return look(picture, marks, progress).readings();
+  }
+
+  /** The readings with all that they were read from, for showing where each comes from. */
+  public PixelEvidence look(Picture picture, Marks marks, Progress progress) {
+    Findings findings = new Findings();
     progress.begins(Step.FIGURE);
+    FigurePixels figure = figure(picture);
+
+    progress.begins(Step.LINES);
+    Optional<DrawnLines> lines = new LineReader().read(picture);
+    lines(figure, lines, marks, findings);
+
+    progress.begins(Step.COLOURS);
+    Palette palette = PaletteReader.seen().read(figure.colours(), figure.figure());
+    List<Swatch> swatches = swatches(palette, lines, figure, findings);
+    ColourFacts.find(palette, figure, swatches, findings);
+
+    progress.begins(Step.SHADES);
+    int width = figure.figure().width();
+    int height = figure.figure().height();
+    boolean[] ink =
+        lines
+            .map(drawn -> InkPainter.paint(drawn, figure.factor(), width, height))
+            .orElse(new boolean[width * height]);
+    ShadeFacts shade = ShadeFacts.find(palette, figure, ink, findings);
+
+    progress.begins(Step.SHAPES);
+    FlatPicture flats = FlatPicture.of(figure, lines);
+    Optional<FigureParts> parts = RegionFacts.find(flats, lines, marks.headFrame(), findings);
+    PixelReadings readings =
+        new PixelReadings(
+            ALGORITHM_VERSION,
+            picture.widthPixels(),
+            picture.heightPixels(),
+            figure.areaPixels(),
+            findings.estimates(),
+            findings.absences(),
+            swatches,
+            flats.palette().swatches());
+    return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts);
+  }
+
+  private static FigurePixels figure(Picture picture) {
     int factor = Math.max(1, (int) Math.sqrt(picture.pixelCount() / (double) COARSE_PIXELS));
     Picture coarse = picture.shrunk(factor);
     OkLabPlanes colours = OkLabPlanes.of(coarse.pixelCount(), coarse::rgb);
-    Mask figure = FigureMask.of(colours, coarse.widthPixels(), coarse.heightPixels());
-
-    progress.begins(Step.LINES);
-    Optional<LineReadings> lines = new LineReader().read(picture);
-
-    progress.begins(Step.COLOURS);
-    List<Swatch> swatches =
-        new PaletteReader().read(colours, figure, lines.map(LineReadings::lightness));
-    return new PixelReadings(
-        ALGORITHM_VERSION,
-        picture.widthPixels(),
-        picture.heightPixels(),
-        (long) figure.count() * factor * factor,
-        lines,
-        valueRange(colours, figure),
-        swatches);
+    int width = coarse.widthPixels();
+    int height = coarse.heightPixels();
+    Mask figure = FigureMask.of(colours, width, height);
+    OkLab background = FigureMask.borderColour(colours, width, height);
+    return new FigurePixels(picture, factor, coarse, colours, figure, background);
   }
 
-  private static Optional<ValueRange> valueRange(OkLabPlanes colours, Mask figure) {
-    int[] histogram = new int[1001];
-    int total = 0;
-    for (int i = 0; i < colours.size(); i++) {
-      if (figure.values()[i]) {
-        histogram[Math.max(0, Math.min(1000, Math.round(colours.lightness(i) * 1000)))]++;
-        total++;
-      }
+  private static void lines(
+      FigurePixels figure, Optional<DrawnLines> lines, Marks marks, Findings findings) {
+    if (lines.isEmpty()) {
+      findings.absent(LineMeasures.ALL, Reason.NO_LINES);
+    } else {
+      LineFacts.find(lines.get(), figure, findings);
+      Hatching.find(lines.get(), figure, findings);
     }
-    if (total == 0) {
-      return Optional.empty();
+    double width = lines.map(DrawnLines::medianWidthPixels).orElse(0.0);
+    if (figure.areaPixels() == 0) {
+      findings.absent(LineMeasures.SPOT_BLACK, Reason.NO_FIGURE);
+    } else {
+      double black = SpotBlacks.of(figure, width).count();
+      findings.put(LineMeasures.SPOT_BLACK, black / figure.figure().count());
     }
-    return Optional.of(
-        new ValueRange(
-            lightnessBelow(histogram, 0.05 * total), lightnessBelow(histogram, 0.95 * total)));
+    OptionalDouble lash = LashReader.upperToLower(figure.picture(), marks);
+    findings.put(LineMeasures.LASH, lash, Reason.EYES_NOT_MARKED);
   }
 
-  private static double lightnessBelow(int[] histogram, double count) {
-    int sum = 0;
-    for (int i = 0; i < histogram.length; i++) {
-      sum += histogram[i];
-      if (sum >= count) {
-        return i / 1000.0;
-      }
+  private static List<Swatch> swatches(
+      Palette palette, Optional<DrawnLines> lines, FigurePixels figure, Findings findings) {
+    if (lines.isEmpty() || palette.swatches().isEmpty()) {
+      return palette.swatches();
     }
-    return 1;
+    double ink =
+        findings.estimates().containsKey(LineMeasures.INK.key())
+            ? findings.estimates().get(LineMeasures.INK.key()).value()
+            : 0;
+    return palette.withLine(LineFacts.colour(lines.get()), ink);
   }
 }

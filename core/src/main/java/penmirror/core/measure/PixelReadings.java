@@ -1,43 +1,59 @@
 package penmirror.core.measure;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
 import penmirror.core.colour.Swatch;
-import penmirror.core.measure.line.LineReadings;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.line.LineMeasures;
 
 /**
- * What the pixels of one picture tell, in pixels and without any landmark, so that it can be kept
- * with the picture and computed again.
+ * What the pixels of one picture tell, so that it can be kept with the picture and computed again.
+ * Lengths are in pixels: they become heads when the head is known.
  *
  * @param algorithmVersion {@link PixelReader#ALGORITHM_VERSION} of the reader that made them
  * @param figureAreaPixels pixels that are not background; 0 when nothing stands out
- * @param line empty when the picture has no lines
- * @param values empty without a figure
- * @param swatches largest first
+ * @param estimates by the key of the measure
+ * @param absences why a measure has no estimate, by its key
+ * @param swatches colours of the figure as one sees them, largest first
+ * @param flats colours told apart more finely, largest first; by them works are compared
  */
 public record PixelReadings(
     int algorithmVersion,
     int widthPixels,
     int heightPixels,
     long figureAreaPixels,
-    Optional<LineReadings> line,
-    Optional<ValueRange> values,
-    List<Swatch> swatches) {
+    Map<String, Estimate> estimates,
+    Map<String, Reason> absences,
+    List<Swatch> swatches,
+    List<Swatch> flats) {
 
-  /**
-   * Where the figure's values run from dark to light, in OKLab lightness.
-   *
-   * @param dark lightness that 5 % of the figure lies below
-   * @param light lightness that 95 % of the figure lies below
-   */
-  public record ValueRange(double dark, double light) {
-    public double extent() {
-      return light - dark;
-    }
-  }
+  /** Below this a line covers no pixel fully and reads too wide: it counts as a hairline. */
+  public static final double HAIRLINE_PIXELS = 2;
 
   public PixelReadings {
+    estimates = new TreeMap<>(estimates);
+    absences = new TreeMap<>(absences);
     swatches = List.copyOf(swatches);
+    flats = List.copyOf(flats);
+  }
+
+  public Optional<Estimate> estimate(Measure measure) {
+    return Optional.ofNullable(estimates.get(measure.key()));
+  }
+
+  /** Why there is no estimate; a measure that this version never sought was not read. */
+  public Reason absence(Measure measure) {
+    return absences.getOrDefault(measure.key(), Reason.PIXELS_NOT_READ);
+  }
+
+  /** Median line width in pixels; empty without lines, and where they are hairlines. */
+  public OptionalDouble lineWidthPixels() {
+    return estimate(LineMeasures.WIDTH)
+        .map(width -> OptionalDouble.of(width.value()))
+        .orElse(OptionalDouble.empty());
   }
 
   /** How many swatches, largest first, carry 95 % of what the swatches cover. */

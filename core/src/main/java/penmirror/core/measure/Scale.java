@@ -37,6 +37,94 @@ public enum Scale {
       return Math.exp(scaled);
     }
   },
+  /** Steps between colours: by ratio, down to where a step cannot be seen. */
+  SOFT_LOG {
+    @Override
+    public boolean admits(double value) {
+      return Double.isFinite(value) && value > -SOFT;
+    }
+
+    @Override
+    public double toScale(double value) {
+      return Math.log(value + SOFT);
+    }
+
+    @Override
+    public double fromScale(double scaled) {
+      return Math.exp(scaled) - SOFT;
+    }
+  },
+  /** Numbers of things, none included. */
+  COUNT {
+    @Override
+    public boolean admits(double value) {
+      return Double.isFinite(value) && value > -1;
+    }
+
+    @Override
+    public double toScale(double value) {
+      return Math.log1p(value);
+    }
+
+    @Override
+    public double fromScale(double scaled) {
+      return Math.expm1(scaled);
+    }
+  },
+  /** Directions and hues in degrees: 350 and 10 are 20 apart. */
+  CIRCULAR {
+    @Override
+    public boolean admits(double value) {
+      return Double.isFinite(value);
+    }
+
+    @Override
+    public double toScale(double value) {
+      return value;
+    }
+
+    @Override
+    public double fromScale(double scaled) {
+      return scaled;
+    }
+
+    @Override
+    public double difference(double value, double centre) {
+      return Math.IEEEremainder(value - centre, 360);
+    }
+
+    @Override
+    public double[] unwrapped(double[] values) {
+      return around(values, 360);
+    }
+  },
+  /** Slants in degrees that have no head and tail: 85 and −85 are 10 apart. */
+  AXIAL {
+    @Override
+    public boolean admits(double value) {
+      return Double.isFinite(value);
+    }
+
+    @Override
+    public double toScale(double value) {
+      return value;
+    }
+
+    @Override
+    public double fromScale(double scaled) {
+      return scaled;
+    }
+
+    @Override
+    public double difference(double value, double centre) {
+      return Math.IEEEremainder(value - centre, 180);
+    }
+
+    @Override
+    public double[] unwrapped(double[] values) {
+      return around(values, 180);
+    }
+  },
   LOG_RATIO {
     @Override
     public boolean admits(double value) {
@@ -53,6 +141,30 @@ public enum Scale {
       return 1 / (1 + Math.exp(-scaled));
     }
   };
+
+  /** A colour step that is about the least one sees, in OKLab. */
+  private static final double SOFT = 0.02;
+
+  /** How far a value lies from a centre, in the scale; both in the measure's unit. */
+  public double difference(double value, double centre) {
+    return toScale(value) - toScale(centre);
+  }
+
+  /**
+   * Values as numbers that can be averaged: turned by whole rounds so that they lie around their
+   * circular mean. The same values for scales that do not run in a circle; in the scale.
+   */
+  public double[] unwrapped(double[] values) {
+    return java.util.Arrays.stream(values).map(this::toScale).toArray();
+  }
+
+  private static double[] around(double[] values, double round) {
+    double[] turned = java.util.Arrays.stream(values).map(v -> v * 360 / round).toArray();
+    double mean = penmirror.core.statistics.CircularSample.of(turned).meanDegrees() * round / 360;
+    return java.util.Arrays.stream(values)
+        .map(v -> mean + Math.IEEEremainder(v - mean, round))
+        .toArray();
+  }
 
   /** Whether the value lies in the open range this scale is defined on. */
   public abstract boolean admits(double value);

@@ -16,6 +16,15 @@ public enum Unit {
   FIGURE_THOUSANDTHS("figure/1000", 1),
   PIXELS("px", 1),
   LIGHTNESS("lightness", 2),
+  CHROMA("chroma", 3),
+  LAB("L*a*b* steps", 1),
+  COLOUR_STEP("colour step", 3),
+  SHARE("share", 2),
+  LOG_SHARE("log share", 2),
+  HEADS_PER_HEAD("per head", 1),
+  FIGURES_PER_FIGURE("per figure", 1),
+  PLACES("places", 0),
+  LEVELS("values", 1),
   COLOURS("colours", 0);
 
   private final String word;

@@ -42,6 +42,9 @@ public record Fix(
     BODY,
     LINE,
     VALUES,
+    EDGES,
+    SHAPES,
+    PARTS,
     COLOURS;
 
     /** The word used in files. */

@@ -3,6 +3,7 @@ package penmirror.core.scoring;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -11,16 +12,14 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureResult;
-import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.Wording;
-import penmirror.core.measure.line.LineMeasures;
-import penmirror.core.measure.line.LineReadings;
 import penmirror.core.scoring.Adjustment.Amount;
 import penmirror.core.scoring.Fix.Move;
 import penmirror.core.scoring.Fix.Part;
@@ -199,11 +198,17 @@ final class FixFinder {
     Measure measure = rule.measure();
     Map<Measure, MeasureResult> corrected = MeasureCatalogue.readAll(redraw);
     corrected.put(measure, new Reading(measure, rule.centre(), 0, Reading.Method.FROM_PIXELS));
-    double gained = scorer.overall(redraw.marks().view(), corrected).orElse(points) - points;
+    double gained = scorer.overall(redraw, corrected).orElse(points) - points;
     double z = score.z().orElse(0.0);
+    String own = "fix." + measure.key() + (z < 0 ? ".more" : ".less");
+    String target = target(rule, reading.get());
     String text =
-        Wording.text(
-            "fix." + measure.key() + (z < 0 ? ".more" : ".less"), target(rule, reading.get()));
+        Wording.has(own)
+            ? Wording.text(own, target)
+            : Wording.text(
+                z < 0 ? "fix.any.more" : "fix.any.less",
+                Wording.name(measure).toLowerCase(Locale.ROOT),
+                target + " " + Wording.unit(measure.unit()));
     return Optional.of(
         new Fix(
             part(measure),
@@ -218,14 +223,13 @@ final class FixFinder {
   /** The rule's centre as a hand needs it: a line's weight in pixels of this canvas. */
   private String target(Rule rule, Reading reading) {
     Measure measure = rule.measure();
-    if (measure.group() == LineMeasures.WIDTH.group() && measure != LineMeasures.DARKNESS) {
-      double nowPixels =
-          redraw
-              .pixels()
-              .flatMap(PixelReadings::line)
-              .map(LineReadings::medianWidthPixels)
-              .orElse(0.0);
-      return Wording.number(nowPixels * rule.centre() / reading.value(), 1);
+    Optional<Estimate> length =
+        measure.isLength()
+            ? redraw.pixels().flatMap(p -> p.estimate(measure.standsInFor().orElse(measure)))
+            : Optional.empty();
+    if (length.isPresent()) {
+      double pixels = length.get().value() * rule.centre() / reading.value();
+      return Wording.number(pixels, pixels < 100 ? 1 : 0);
     }
     return Wording.number(measure.unit(), rule.centre());
   }
@@ -234,12 +238,15 @@ final class FixFinder {
     return switch (measure.group()) {
       case LINE -> Part.LINE;
       case COLOUR -> Part.COLOURS;
+      case SHAPE, LAYOUT -> Part.SHAPES;
+      case PART -> Part.PARTS;
+      case EDGE -> Part.EDGES;
       default -> Part.VALUES;
     };
   }
 
   private Optional<Double> points(Evidence evidence) {
-    return scorer.overall(evidence.marks().view(), MeasureCatalogue.readAll(evidence));
+    return scorer.overall(evidence, MeasureCatalogue.readAll(evidence));
   }
 
   private static List<Move> moves(Marks before, Marks after) {

@@ -8,10 +8,14 @@ import penmirror.core.measure.MeasureGroup;
 /**
  * How close a redraw comes to a style. All scores in points, 0 to 100, higher is closer.
  *
- * @param overall weighted mean of the credits; empty when nothing was measured
+ * @param overall of rules, nearness and house colours; empty when nothing was measured
  * @param interval middle 90 % over resampled works and marks; empty when nothing was measured
  * @param coverage weight of what could be measured over the weight of all rules in scope, [0, 1]
  * @param own what the illustrator's own works reach against each other; empty under two works
+ * @param byRules weighted mean of the credits of all rules; empty when nothing was measured
+ * @param nearest the works it lies nearest to, nearest first
+ * @param houseColours how far its colours are those that recur across the works; empty where
+ *     colours were not read
  * @param groups weighted mean of the credits in each group that has a measured rule
  * @param rules every rule in scope with its reading, in the catalogue's order
  * @param fixes what to change, best gain first
@@ -21,6 +25,9 @@ public record Score(
     Optional<Interval> interval,
     double coverage,
     Optional<OwnRange> own,
+    Optional<Double> byRules,
+    List<Nearness> nearest,
+    Optional<Double> houseColours,
     Map<MeasureGroup, Double> groups,
     List<RuleScore> rules,
     List<Fix> fixes) {
@@ -42,6 +49,7 @@ public record Score(
   }
 
   public Score {
+    nearest = List.copyOf(nearest);
     groups = Map.copyOf(groups);
     rules = List.copyOf(rules);
     fixes = List.copyOf(fixes);

@@ -2,10 +2,14 @@ package penmirror.core.scoring;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
@@ -13,11 +17,14 @@ import penmirror.core.measure.Measure.Comparison;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.NoReading;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Reading;
 import penmirror.core.scoring.Score.Interval;
 import penmirror.core.scoring.Score.OwnRange;
 import penmirror.core.statistics.Sample;
+import penmirror.core.style.HouseColours;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
@@ -25,10 +32,13 @@ import penmirror.core.style.StyleSheet;
 /**
  * Holds a redraw against a sheet.
  *
- * <p>The overall score is 100 · Σ w·credit / Σ w over the rules that could be measured. A reading
- * inside its band has credit 1, one further tolerance halves it. A rule that cannot be measured (a
- * hidden hand, another view) is left out and lowers the coverage; a thing that is measured and not
- * there at all (no line in a style of lines) has credit 0.
+ * <p>By its rules a redraw reaches C = 100 · Σ w·credit / Σ w over the rules that could be
+ * measured. A reading inside its band has credit 1, one further tolerance halves it. A rule that
+ * cannot be measured (a hidden hand, another view) is left out and lowers the coverage; a thing
+ * that is measured and not there at all (no line in a style of lines) has credit 0.
+ *
+ * <p>The overall score is 0.9 · (C + N) / 2 + 0.1 · H, with the nearness N to the two nearest works
+ * and the house colours H. What cannot be told (one work alone, no colours) is left out.
  */
 public final class Scorer {
   /** Resampled scores behind the interval. More makes it steadier, not narrower. */
@@ -36,10 +46,15 @@ public final class Scorer {
 
   private static final long SEED = 20;
 
+  /** Share of the house colours; more makes colour outweigh drawing. */
+  private static final double HOUSE_SHARE = 0.1;
+
   private final StyleSheet sheet;
+  private final HouseColours houseColours;
 
   public Scorer(StyleSheet sheet) {
     this.sheet = sheet;
+    houseColours = HouseColours.of(sheet.works());
   }
 
   /** 1 up to one tolerance, then 2^−(z−1)²; {@code z} of either sign. */
@@ -53,20 +68,54 @@ public final class Scorer {
     Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw);
     View view = redraw.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
-    Optional<Double> overall = overall(rules);
+    List<Swatch> flats = redraw.pixels().map(PixelReadings::flats).orElse(List.of());
+    Optional<Double> house = houseColours.credit(flats, Scorer::credit).map(h -> 100 * h);
+    List<Nearness> nearest = nearest(sheet, results);
+    Optional<Double> byRules = byRules(rules);
+    Optional<Double> overall = overall(byRules, nearest, house);
     return new Score(
         overall,
-        overall.map(points -> interval(view, results)),
+        overall.map(points -> interval(view, results, house)),
         coverage(rules),
         ownRange(),
+        byRules,
+        nearest.stream().limit(Nearness.NEAREST).toList(),
+        house,
         groups(rules),
         rules,
         overall.isPresent() ? new FixFinder(this, redraw, rules).fixes() : List.of());
   }
 
   /** Overall points alone, for readings that were changed by hand; empty when nothing counts. */
-  Optional<Double> overall(View view, Map<Measure, MeasureResult> results) {
-    return overall(ruleScores(sheet, view, results));
+  Optional<Double> overall(Evidence redraw, Map<Measure, MeasureResult> results) {
+    List<Swatch> flats = redraw.pixels().map(PixelReadings::flats).orElse(List.of());
+    return overall(
+        byRules(ruleScores(sheet, redraw.marks().view(), results)),
+        nearest(sheet, results),
+        houseColours.credit(flats, Scorer::credit).map(h -> 100 * h));
+  }
+
+  private static List<Nearness> nearest(StyleSheet sheet, Map<Measure, MeasureResult> results) {
+    Map<Measure, Double> values = new LinkedHashMap<>();
+    Set<Measure> notThere = new HashSet<>();
+    results.forEach(
+        (measure, result) ->
+            result.fold(
+                reading -> values.put(measure, reading.value()),
+                none -> none.reason().isTrulyAbsent() && notThere.add(measure)));
+    return Nearness.toWorks(sheet, values, notThere);
+  }
+
+  /** Empty when no rule could be measured. */
+  private static Optional<Double> overall(
+      Optional<Double> byRules, List<Nearness> nearest, Optional<Double> house) {
+    if (byRules.isEmpty()) {
+      return Optional.empty();
+    }
+    double near = Nearness.ofNearest(nearest);
+    double points = near < 0 ? byRules.get() : (byRules.get() + 100 * near) / 2;
+    double colours = house.orElse(points);
+    return Optional.of((1 - HOUSE_SHARE) * points + HOUSE_SHARE * colours);
   }
 
   private static List<RuleScore> ruleScores(
@@ -95,10 +144,10 @@ public final class Scorer {
                 rule,
                 result,
                 Optional.empty(),
-                none.reason() == Reason.NO_LINES ? Optional.of(0.0) : Optional.empty()));
+                none.reason().isTrulyAbsent() ? Optional.of(0.0) : Optional.empty()));
   }
 
-  private static Optional<Double> overall(List<RuleScore> rules) {
+  private static Optional<Double> byRules(List<RuleScore> rules) {
     double weight = 0;
     double sum = 0;
     for (RuleScore score : rules) {
@@ -123,7 +172,7 @@ public final class Scorer {
   private static Map<MeasureGroup, Double> groups(List<RuleScore> rules) {
     Map<MeasureGroup, Double> groups = new EnumMap<>(MeasureGroup.class);
     for (MeasureGroup group : MeasureGroup.values()) {
-      overall(rules.stream().filter(score -> score.rule().measure().group() == group).toList())
+      byRules(rules.stream().filter(score -> score.rule().measure().group() == group).toList())
           .ifPresent(points -> groups.put(group, points));
     }
     return groups;
@@ -138,8 +187,7 @@ public final class Scorer {
     List<Double> points = new ArrayList<>();
     for (MeasuredWork work : works) {
       List<MeasuredWork> others = works.stream().filter(other -> other != work).toList();
-      StyleSheet rest = sheet.rulesOver(others);
-      overall(ruleScores(rest, work.view(), results(work))).ifPresent(points::add);
+      ownPoints(sheet.rulesOver(others), work).ifPresent(points::add);
     }
     if (points.size() < 2) {
       return Optional.empty();
@@ -148,6 +196,15 @@ public final class Scorer {
     return Optional.of(
         new OwnRange(
             sample.quantile(0), sample.median(), sample.quantile(1), sample.standardDeviation()));
+  }
+
+  /** Overall points of a work that is known by its readings alone. */
+  public static Optional<Double> ownPoints(StyleSheet sheet, MeasuredWork work) {
+    Map<Measure, MeasureResult> results = results(work);
+    return overall(
+        byRules(ruleScores(sheet, work.view(), results)),
+        nearest(sheet, results),
+        HouseColours.of(sheet.works()).credit(work.flats(), Scorer::credit).map(h -> 100 * h));
   }
 
   private static Map<Measure, MeasureResult> results(MeasuredWork work) {
@@ -166,11 +223,14 @@ public final class Scorer {
                         measure.isFromPixels()
                             ? Reading.Method.FROM_PIXELS
                             : Reading.Method.MARKED)));
+    // Which of the reasons it was does not matter here: all of them mean that nothing is there.
+    work.notThere().forEach(measure -> results.put(measure, NoReading.because(Reason.NO_LINES)));
     return results;
   }
 
   /** Works drawn anew with replacement, readings shaken by their own error. Seeded. */
-  private Interval interval(View view, Map<Measure, MeasureResult> results) {
+  private Interval interval(
+      View view, Map<Measure, MeasureResult> results, Optional<Double> house) {
     Random random = new Random(SEED);
     List<Double> points = new ArrayList<>();
     int n = sheet.works().size();
@@ -180,15 +240,18 @@ public final class Scorer {
         works.add(sheet.works().get(random.nextInt(n)));
       }
       StyleSheet drawn = n == 0 ? sheet : sheet.rulesOver(works);
-      Map<Measure, MeasureResult> shaken = new java.util.LinkedHashMap<>(results);
+      Map<Measure, MeasureResult> shaken = new LinkedHashMap<>(results);
       for (Map.Entry<Measure, MeasureResult> entry : shaken.entrySet()) {
         double noise = random.nextGaussian();
         entry.setValue(entry.getValue().fold(reading -> shaken(reading, noise), none -> none));
       }
-      overall(ruleScores(drawn, view, shaken)).ifPresent(points::add);
+      // House colours stay: they hang on the works as a whole, and a work drawn twice would know
+      // itself.
+      overall(byRules(ruleScores(drawn, view, shaken)), nearest(drawn, shaken), house)
+          .ifPresent(points::add);
     }
     if (points.isEmpty()) {
-      double only = overall(view, results).orElseThrow();
+      double only = byRules(ruleScores(sheet, view, results)).orElseThrow();
       return new Interval(only, only);
     }
     Sample sample = Sample.of(points.stream().mapToDouble(p -> p).toArray());

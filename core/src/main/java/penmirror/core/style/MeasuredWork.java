@@ -2,8 +2,10 @@ package penmirror.core.style;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
@@ -19,6 +21,9 @@ import penmirror.core.measure.proportion.StatureConvention;
  * @param id how the owner knows the work; its number on the wall or its file name
  * @param weight how much it counts in the middle of a rule against other works, above 0
  * @param values in the unit of each measure; measures without a reading are absent
+ * @param notThere what was looked for in the pixels and is truly not there, such as the width of
+ *     lines in a picture without lines
+ * @param flats colours told apart finely, by which works are compared
  */
 public record MeasuredWork(
     String id,
@@ -26,18 +31,22 @@ public record MeasuredWork(
     String credit,
     View view,
     Map<Measure, Double> values,
+    Set<Measure> notThere,
     List<Swatch> swatches,
+    List<Swatch> flats,
     double weight) {
 
   public MeasuredWork {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    notThere = Collections.unmodifiableSet(new LinkedHashSet<>(notThere));
     swatches = List.copyOf(swatches);
+    flats = List.copyOf(flats);
     if (!(weight > 0) || Double.isInfinite(weight)) {
       throw new IllegalArgumentException("A work's weight lies above 0, got " + weight);
     }
   }
 
-  /** A work that counts once. */
+  /** A work that counts once, of which nothing is known to be absent. */
   public MeasuredWork(
       String id,
       String title,
@@ -45,11 +54,11 @@ public record MeasuredWork(
       View view,
       Map<Measure, Double> values,
       List<Swatch> swatches) {
-    this(id, title, credit, view, values, swatches, 1);
+    this(id, title, credit, view, values, Set.of(), swatches, List.of(), 1);
   }
 
   public MeasuredWork weighing(double newWeight) {
-    return new MeasuredWork(id, title, credit, view, values, swatches, newWeight);
+    return new MeasuredWork(id, title, credit, view, values, notThere, swatches, flats, newWeight);
   }
 
   /** Counted in heads straight down from the crown. */
@@ -61,9 +70,13 @@ public record MeasuredWork(
   public static MeasuredWork of(
       String id, String title, String credit, Evidence evidence, StatureConvention convention) {
     Map<Measure, Double> values = new LinkedHashMap<>();
+    Set<Measure> notThere = new LinkedHashSet<>();
     for (Measure measure : MeasureCatalogue.all()) {
       if (!convention.excludes(measure)) {
         measure.value(evidence).ifPresent(value -> values.put(measure, value));
+      }
+      if (measure.isTrulyAbsent(evidence)) {
+        notThere.add(measure);
       }
     }
     return new MeasuredWork(
@@ -72,13 +85,18 @@ public record MeasuredWork(
         credit,
         evidence.marks().view(),
         values,
-        evidence.pixels().map(PixelReadings::swatches).orElse(List.of()));
+        notThere,
+        evidence.pixels().map(PixelReadings::swatches).orElse(List.of()),
+        evidence.pixels().map(PixelReadings::flats).orElse(List.of()),
+        1);
   }
 
   /** The same work as if some measures had not been read on it. */
   public MeasuredWork without(Predicate<Measure> measures) {
     Map<Measure, Double> kept = new LinkedHashMap<>(values);
     kept.keySet().removeIf(measures);
-    return new MeasuredWork(id, title, credit, view, kept, swatches, weight);
+    Set<Measure> absent = new LinkedHashSet<>(notThere);
+    absent.removeIf(measures);
+    return new MeasuredWork(id, title, credit, view, kept, absent, swatches, flats, weight);
   }
 }

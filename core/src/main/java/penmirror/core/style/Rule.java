@@ -40,9 +40,9 @@ public record Rule(
   static Rule over(
       Measure measure, List<MeasuredWork> works, int worksInScope, double markingError) {
     double[] values =
-        works.stream()
-            .mapToDouble(work -> measure.scale().toScale(work.values().get(measure)))
-            .toArray();
+        measure
+            .scale()
+            .unwrapped(works.stream().mapToDouble(work -> work.values().get(measure)).toArray());
     double[] weights = works.stream().mapToDouble(MeasuredWork::weight).toArray();
     Sample scaled = Sample.of(values);
     double tolerance = Math.max(markingError, tolerance(measure, scaled));
@@ -77,7 +77,7 @@ public record Rule(
 
   /** Signed distance from the centre in tolerances. */
   public double z(double value) {
-    return (measure.scale().toScale(value) - measure.scale().toScale(centre)) / tolerance;
+    return measure.scale().difference(value, centre) / tolerance;
   }
 
   /** Lower end of the band, in the measure's unit. */

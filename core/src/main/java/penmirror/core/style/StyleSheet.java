@@ -13,7 +13,6 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.Measure.Comparison;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
-import penmirror.core.measure.line.LineMeasures;
 
 /**
  * The rules of a style over its works, for one view. Heights are ruled over works of every view,
@@ -110,17 +109,14 @@ public record StyleSheet(
         rules.add(Rule.over(measure, read, scope.size(), markingErrors.getOrDefault(measure, 0.0)));
       }
     }
-    dropStandIn(rules);
+    dropStandIns(rules);
     return balanced(rules);
   }
 
-  /** Line weight by figure stands in only where the heads are not marked. */
-  private static void dropStandIn(List<Rule> rules) {
-    boolean byHead =
-        rules.stream().anyMatch(rule -> rule.measure() == LineMeasures.WIDTH && rule.isScored());
-    if (byHead) {
-      rules.removeIf(rule -> rule.measure() == LineMeasures.WIDTH_BY_FIGURE);
-    }
+  /** What stands in for a length by the head gives way where the head is marked often enough. */
+  private static void dropStandIns(List<Rule> rules) {
+    List<Measure> byHead = rules.stream().filter(Rule::isScored).map(Rule::measure).toList();
+    rules.removeIf(rule -> rule.measure().standsInFor().map(byHead::contains).orElse(false));
   }
 
   /**

@@ -3,11 +3,14 @@ package penmirror.core.measure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import penmirror.core.Drawing;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -15,19 +18,24 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.face.FaceMeasures;
-import penmirror.core.measure.line.LineReadings;
+import penmirror.core.measure.line.LineMeasures;
 
 /** What must hold for every measure of the catalogue, also for those added later. */
 class EveryMeasureTest {
-  private static final PixelReadings PIXELS =
-      new PixelReadings(
-          1,
-          600,
-          1700,
-          250_000,
-          Optional.of(new LineReadings(4, 2, 6, 0.1, 0.2, 5000)),
-          Optional.of(new PixelReadings.ValueRange(0.2, 0.9)),
-          List.of());
+  private static final PixelReadings PIXELS = everything(1700);
+
+  /** Readings of which every measure has an estimate. */
+  private static PixelReadings everything(int heightPixels) {
+    Map<String, Estimate> estimates = new HashMap<>();
+    for (Measure measure : MeasureCatalogue.all()) {
+      if (measure.isFromPixels()) {
+        estimates.put(measure.key(), new Estimate(0.5, 0.1));
+      }
+    }
+    estimates.put(LineMeasures.WIDTH.key(), new Estimate(4, 0.1));
+    return new PixelReadings(
+        1, 600, heightPixels, 250_000, estimates, Map.of(), List.of(), List.of());
+  }
 
   static Stream<Measure> all() {
     return MeasureCatalogue.all().stream();
@@ -170,10 +178,34 @@ class EveryMeasureTest {
               assertThat(reading.method()).isEqualTo(Reading.Method.FROM_PIXELS);
               assertThat(measure.scale().admits(reading.value())).isTrue();
             });
-    PixelReadings empty =
-        new PixelReadings(1, 10, 10, 0, Optional.empty(), Optional.empty(), List.of());
+    assertThat(result.reading()).as("every estimate becomes a reading").isPresent();
+    Map<String, Reason> absences = Map.of(estimateOf(measure).key(), Reason.TOO_LITTLE);
+    PixelReadings empty = new PixelReadings(1, 10, 10, 0, Map.of(), absences, List.of(), List.of());
     assertThat(none(measure.read(new Evidence(Canon.realistic(), Optional.of(empty)))).reason())
-        .isIn(Reason.NO_LINES, Reason.NO_FIGURE);
+        .isEqualTo(Reason.TOO_LITTLE);
+  }
+
+  /** Every measure says why it is missing in a picture with nothing on it. */
+  @ParameterizedTest
+  @MethodSource("fromPixels")
+  void saysWhyAnEmptySheetHasNone(Measure measure) {
+    Evidence empty = new Evidence(Canon.realistic(), Optional.of(EMPTY_SHEET));
+    measure
+        .read(empty)
+        .reading()
+        .ifPresent(reading -> assertThat(reading.value()).as(measure.key()).isZero());
+    if (EMPTY_SHEET.estimate(estimateOf(measure)).isEmpty()) {
+      assertThat(EMPTY_SHEET.absence(estimateOf(measure)))
+          .as(measure.key())
+          .isNotEqualTo(Reason.PIXELS_NOT_READ);
+    }
+  }
+
+  private static final PixelReadings EMPTY_SHEET =
+      new PixelReader().read(new Drawing(80, 60, 0xF5EDDC).picture());
+
+  private static Measure estimateOf(Measure measure) {
+    return measure.standsInFor().orElse(measure);
   }
 
   @ParameterizedTest
@@ -195,15 +227,11 @@ class EveryMeasureTest {
 
   @org.junit.jupiter.api.Test
   void hairlinesAreNotTrusted() {
-    PixelReadings thin =
-        new PixelReadings(
-            1,
-            600,
-            1700,
-            250_000,
-            Optional.of(new LineReadings(1.7, 1, 2, 0.1, 0.2, 5000)),
-            Optional.empty(),
-            List.of());
+    Drawing hair = new Drawing(300, 300, 0xFFFFFF);
+    for (int i = 1; i < 6; i++) {
+      hair.stroke(new java.awt.geom.Line2D.Double(20, 50 * i, 280, 50 * i + 9), 1, 0);
+    }
+    PixelReadings thin = new PixelReader().read(hair.picture());
     Measure width = MeasureCatalogue.byKey("line.width").orElseThrow();
     assertThat(none(width.read(new Evidence(Canon.realistic(), Optional.of(thin)))).reason())
         .isEqualTo(Reason.HAIRLINE);

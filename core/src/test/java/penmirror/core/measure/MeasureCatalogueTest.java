@@ -15,6 +15,10 @@ import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.region.EdgeMeasures;
+import penmirror.core.measure.region.LayoutMeasures;
+import penmirror.core.measure.region.PartMeasures;
+import penmirror.core.measure.region.ShapeMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 
 class MeasureCatalogueTest {
@@ -28,7 +32,11 @@ class MeasureCatalogueTest {
             FaceMeasures.class,
             LineMeasures.class,
             ShadeMeasures.class,
-            ColourMeasures.class)) {
+            ColourMeasures.class,
+            EdgeMeasures.class,
+            ShapeMeasures.class,
+            PartMeasures.class,
+            LayoutMeasures.class)) {
       for (Field field : family.getFields()) {
         if (field.getType() == Measure.class) {
           constants.add((Measure) field.get(null));
@@ -45,12 +53,14 @@ class MeasureCatalogueTest {
       assertThat(Wording.miss(measure, -2)).doesNotContain("{");
       assertThat(Wording.miss(measure, 9)).contains("far too").doesNotContain("{");
       assertThat(Wording.unit(measure.unit())).isNotBlank();
-      assertThat(Wording.has("fix." + measure.key() + ".more"))
-          .as(measure.key())
-          .isEqualTo(measure.isScored());
-      assertThat(Wording.has("fix." + measure.key() + ".less"))
-          .as(measure.key())
-          .isEqualTo(measure.isScored());
+      assertThat(Wording.text("fix.any.more", "line", "0.5")).contains("line", "0.5");
+      boolean ownFix = Wording.has("fix." + measure.key() + ".more");
+      assertThat(Wording.has("fix." + measure.key() + ".less")).isEqualTo(ownFix);
+      if (!measure.isScored()) {
+        assertThat(ownFix).as(measure.key()).isFalse();
+      } else if (!measure.isFromPixels()) {
+        assertThat(ownFix).as(measure.key()).isTrue();
+      }
       assertThat(measure.formula()).isNotBlank();
       assertThat(measure.source()).isNotBlank();
     }

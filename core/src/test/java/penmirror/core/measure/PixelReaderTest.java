@@ -15,6 +15,11 @@ import penmirror.core.OpenArt;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Picture;
 
 class PixelReaderTest {
@@ -35,7 +40,8 @@ class PixelReaderTest {
     PixelReadings readings = new PixelReader().read(twoColours(600));
     double dark = OkLab.from(EncodedSrgb.fromHex("#7C8450")).lightness();
     double light = OkLab.from(EncodedSrgb.fromHex("#E3A93F")).lightness();
-    assertThat(readings.values().orElseThrow().extent()).isCloseTo(light - dark, offset(0.005));
+    assertThat(readings.estimate(ShadeMeasures.VALUE_RANGE).orElseThrow().value())
+        .isCloseTo(light - dark, offset(0.005));
   }
 
   /** The vector source of these heads names every fill: the largest swatches must be among them. */
@@ -52,8 +58,8 @@ class PixelReaderTest {
     BufferedImage image = new BufferedImage(90, 60, BufferedImage.TYPE_INT_RGB);
     PixelReadings readings = new PixelReader().read(Picture.from(image));
     assertThat(readings.figureAreaPixels()).isZero();
-    assertThat(readings.line()).isEmpty();
-    assertThat(readings.values()).isEmpty();
+    assertThat(readings.absence(LineMeasures.WIDTH)).isEqualTo(Reason.NO_LINES);
+    assertThat(readings.absence(ShadeMeasures.VALUE_RANGE)).isEqualTo(Reason.NO_FIGURE);
     assertThat(readings.swatches()).isEmpty();
   }
 
@@ -68,20 +74,21 @@ class PixelReaderTest {
     PixelReadings small = new PixelReader().read(OpenArt.draw("heads", "openPeeps-04", 600));
     PixelReadings large = new PixelReader().read(OpenArt.draw("heads", "openPeeps-04", 1200));
     assertThat(large.swatches().get(0).hex()).isEqualTo(small.swatches().get(0).hex());
-    assertThat(large.line().orElseThrow().medianWidthPixels())
-        .isCloseTo(2 * small.line().orElseThrow().medianWidthPixels(), offset(1.2));
+    assertThat(large.lineWidthPixels().orElseThrow())
+        .isCloseTo(2 * small.lineWidthPixels().orElseThrow(), offset(1.2));
   }
 
   @Test
   void tellsItsStepsInOrderAndCanBeStopped() {
     List<PixelReader.Step> steps = new ArrayList<>();
-    new PixelReader().read(twoColours(200), steps::add);
+    new PixelReader().read(twoColours(200), Marks.none(View.FRONT), steps::add);
     assertThat(steps).containsExactly(PixelReader.Step.values());
     assertThatThrownBy(
             () ->
                 new PixelReader()
                     .read(
                         twoColours(200),
+                        Marks.none(View.FRONT),
                         step -> {
                           throw new CancellationException();
                         }))

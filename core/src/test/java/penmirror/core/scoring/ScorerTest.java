@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -14,13 +16,15 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
-import penmirror.core.measure.line.LineReadings;
+import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 
@@ -50,7 +54,8 @@ class ScorerTest {
   @Test
   void theMiddleOfTheStyleScoresFull() {
     Score score = new Scorer(sheet()).score(evidence(Canon.realistic()));
-    assertThat(score.overall().orElseThrow()).isCloseTo(100, offset(1e-9));
+    assertThat(score.byRules().orElseThrow()).isCloseTo(100, offset(1e-9));
+    assertThat(score.nearest().get(0).share()).isCloseTo(1, offset(1e-9));
     assertThat(score.coverage()).isEqualTo(1);
     assertThat(score.fixes()).isEmpty();
     assertThat(score.belongs()).contains(true);
@@ -71,7 +76,7 @@ class ScorerTest {
             .with(Landmark.MOUTH_L, Mark.hidden())
             .with(Landmark.MOUTH_R, Mark.hidden());
     Score score = new Scorer(sheet()).score(evidence(noMouth));
-    assertThat(score.overall().orElseThrow()).isCloseTo(100, offset(1e-9));
+    assertThat(score.byRules().orElseThrow()).isCloseTo(100, offset(1e-9));
     double all = score.rules().stream().mapToDouble(r -> r.rule().weight()).sum();
     double mouth =
         score.rules().stream()
@@ -83,12 +88,16 @@ class ScorerTest {
   }
 
   @Test
-  void theOverallScoreIsTheWeightedMeanOfTheCredits() {
+  void byRulesItIsTheWeightedMeanOfTheCredits() {
     Score score = new Scorer(sheet()).score(evidence(eyesUp(20)));
     double weight = score.rules().stream().mapToDouble(r -> r.rule().weight()).sum();
     double sum =
         score.rules().stream().mapToDouble(r -> r.rule().weight() * r.credit().orElseThrow()).sum();
-    assertThat(score.overall().orElseThrow()).isCloseTo(100 * sum / weight, offset(1e-9));
+    assertThat(score.byRules().orElseThrow()).isCloseTo(100 * sum / weight, offset(1e-9));
+    double near = (score.nearest().get(0).share() + score.nearest().get(1).share()) / 2;
+    double points = (100 * sum / weight + 100 * near) / 2;
+    assertThat(score.houseColours()).as("no colours were read").isEmpty();
+    assertThat(score.overall().orElseThrow()).isCloseTo(points, offset(1e-9));
     assertThat(score.groups().get(MeasureGroup.FACE))
         .isLessThan(score.groups().get(MeasureGroup.PROPORTION));
   }
@@ -260,14 +269,17 @@ class ScorerTest {
   }
 
   private static PixelReadings pixels(double lineWidth, Optional<Double> lightness) {
-    return new PixelReadings(
-        1,
-        600,
-        1700,
-        250_000,
-        lightness.map(l -> new LineReadings(lineWidth, lineWidth, lineWidth, 0.02, l, 5000)),
-        Optional.of(new PixelReadings.ValueRange(0.2, 0.9)),
-        List.of());
+    Map<String, Estimate> estimates = new HashMap<>();
+    Map<String, Reason> absences = new HashMap<>();
+    estimates.put(ShadeMeasures.VALUE_RANGE.key(), new Estimate(0.7, 0));
+    if (lightness.isPresent()) {
+      estimates.put(LineMeasures.WIDTH.key(), new Estimate(lineWidth, 0.02));
+      estimates.put(LineMeasures.DARKNESS.key(), new Estimate(lightness.get(), 0));
+    } else {
+      absences.put(LineMeasures.WIDTH.key(), Reason.NO_LINES);
+      absences.put(LineMeasures.DARKNESS.key(), Reason.NO_LINES);
+    }
+    return new PixelReadings(1, 600, 1700, 250_000, estimates, absences, List.of(), List.of());
   }
 
   /** Eight works about the realistic adult, shaken a little in pairs so that the medians stay. */

@@ -89,8 +89,8 @@ class ScannedPageTest {
     // Line width, in heads of its own picture.
     double head = marks.headFrame().orElseThrow().headPixels();
     double cleanHead = clean.marks().headFrame().orElseThrow().headPixels();
-    double width = readings.line().orElseThrow().medianWidthPixels() / head;
-    double cleanWidth = cleanReadings.line().orElseThrow().medianWidthPixels() / cleanHead;
+    double width = readings.lineWidthPixels().orElseThrow() / head;
+    double cleanWidth = cleanReadings.lineWidthPixels().orElseThrow() / cleanHead;
     assertThat(width / cleanWidth).as("line width").isCloseTo(1, offset(0.06));
 
     // Every colour that carries the figure is found again.

@@ -10,6 +10,7 @@ import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import javax.sql.DataSource;
@@ -36,13 +37,23 @@ public class PixelReading {
   /** After a fault, such as the database being down, a job is tried again this much later. */
   private static final Duration RETRY_AFTER = Duration.ofSeconds(10);
 
+  /** Marks that pixels are read by come in one by one: only when they rest is it worth it. */
+  private static final Duration MARKS_REST = Duration.ofSeconds(20);
+
   private final PixelReadingStore store;
+  private final MarkingStore markings;
   private final Desk desk;
   private final Clock clock;
   private final Scheduler scheduler;
 
-  PixelReading(PixelReadingStore store, Desk desk, DataSource dataSource, Clock clock) {
+  PixelReading(
+      PixelReadingStore store,
+      MarkingStore markings,
+      Desk desk,
+      DataSource dataSource,
+      Clock clock) {
     this.store = store;
+    this.markings = markings;
     this.desk = desk;
     this.clock = clock;
     OneTimeTask<String> task =
@@ -51,12 +62,17 @@ public class PixelReading {
             .execute((instance, context) -> read(instance.getId()));
     scheduler =
         Scheduler.create(dataSource, task)
-            .threads(1)
+            .threads(readers())
             .pollingInterval(Duration.ofSeconds(2))
             .heartbeatInterval(Duration.ofSeconds(10))
             .missedHeartbeatsLimit(4)
             .enableImmediateExecution()
             .build();
+  }
+
+  /** Pages want a core as well; on a machine with one alone, reading shares it. */
+  private static int readers() {
+    return Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -73,15 +89,20 @@ public class PixelReading {
   /** Has a picture read, unless it has been read or is waiting already. */
   public void ask(String pictureSha256) {
     if (store.await(pictureSha256, PixelReader.ALGORITHM_VERSION)) {
-      schedule(pictureSha256);
+      schedule(pictureSha256, clock.instant());
     }
   }
 
+  /** After the head or the eyes were marked otherwise: some readings heed where they are. */
+  public void askOnceMarksRest(String pictureSha256) {
+    schedule(pictureSha256, clock.instant().plus(MARKS_REST));
+  }
+
   /** A job that waits for its retry is brought forward; one that runs will do the work itself. */
-  private void schedule(String pictureSha256) {
+  private void schedule(String pictureSha256, Instant when) {
     try {
       scheduler.schedule(
-          READ_PIXELS.instance(pictureSha256).data(pictureSha256).scheduledTo(clock.instant()),
+          READ_PIXELS.instance(pictureSha256).data(pictureSha256).scheduledTo(when),
           ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
     } catch (TaskInstanceCurrentlyExecutingException e) {
       LOG.info("Picture {} is being read already.", pictureSha256);
@@ -103,11 +124,13 @@ public class PixelReading {
     if (file.isEmpty()) {
       return; // The picture was taken away before its turn came.
     }
+    store.reopen(sha256);
     try (Desk.Place place = desk.forReading()) {
       PixelReadings readings =
           new PixelReader()
               .read(
                   new PictureReader().open(file.get()).picture(),
+                  markings.newestOnPicture(sha256).confirmed(),
                   step -> {
                     if (!store.beginStep(sha256, step)) {
                       throw new CancellationException();

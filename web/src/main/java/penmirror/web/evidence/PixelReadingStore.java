@@ -112,6 +112,15 @@ public class PixelReadingStore {
         > 0;
   }
 
+  /** Lets a picture that has been read be read again; what it told stays until then. */
+  void reopen(String sha256) {
+    database
+        .update(PIXEL_READING)
+        .set(PIXEL_READING.STATE, State.READING.word())
+        .where(PIXEL_READING.PICTURE_SHA256.eq(sha256), PIXEL_READING.STATE.eq(State.READ.word()))
+        .execute();
+  }
+
   void forget(String sha256) {
     database.deleteFrom(PIXEL_READING).where(PIXEL_READING.PICTURE_SHA256.eq(sha256)).execute();
   }

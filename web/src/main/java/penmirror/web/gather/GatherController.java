@@ -32,7 +32,6 @@ import penmirror.core.file.PictureFormat;
 import penmirror.core.file.PictureLimits;
 import penmirror.core.file.Resolution;
 import penmirror.core.measure.MeasureCatalogue;
-import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.web.evidence.EvidenceFinder;
@@ -421,8 +420,8 @@ class GatherController {
             r ->
                 tile.pixels()
                     .readings()
-                    .flatMap(PixelReadings::line)
-                    .map(line -> r.millimetres(line.medianWidthPixels())))
+                    .flatMap(p -> p.estimate(LineMeasures.WIDTH))
+                    .map(width -> r.millimetres(width.value())))
         .ifPresent(
             width ->
                 sayings.add(
@@ -434,7 +433,7 @@ class GatherController {
             (measure, result) ->
                 result
                     .reading()
-                    .filter(reading -> measure != LineMeasures.WIDTH_BY_FIGURE)
+                    .filter(reading -> measure.standsInFor().isEmpty())
                     .ifPresent(
                         reading ->
                             sayings.add(

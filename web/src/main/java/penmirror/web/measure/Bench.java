@@ -25,7 +25,6 @@ import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
-import penmirror.core.measure.line.LineReadings;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
@@ -213,18 +212,26 @@ class Bench {
     marks
         .headFrame()
         .ifPresent(frame -> model.addAttribute("head", Wording.number(frame.headPixels(), 0)));
-    progress
-        .readings()
-        .flatMap(PixelReadings::line)
-        .filter(line -> !line.isHairline())
-        .ifPresent(line -> addLine(model, line));
+    progress.readings().ifPresent(readings -> addLine(model, readings));
     progress.readings().ifPresent(readings -> model.addAttribute("swatches", readings.swatches()));
   }
 
-  private static void addLine(Model model, LineReadings line) {
-    model.addAttribute("lineThin", Wording.number(line.thinWidthPixels(), 1));
-    model.addAttribute("lineMedian", Wording.number(line.medianWidthPixels(), 1));
-    model.addAttribute("lineThick", Wording.number(line.thickWidthPixels(), 1));
+  private static void addLine(Model model, PixelReadings readings) {
+    readings
+        .lineWidthPixels()
+        .ifPresent(
+            median -> {
+              model.addAttribute("lineMedian", Wording.number(median, 1));
+              part(readings, LineMeasures.THIN, median, "lineThin", model);
+              part(readings, LineMeasures.THICK, median, "lineThick", model);
+            });
+  }
+
+  private static void part(
+      PixelReadings readings, Measure ratio, double median, String name, Model model) {
+    readings
+        .estimate(ratio)
+        .ifPresent(of -> model.addAttribute(name, Wording.number(of.value() * median, 1)));
   }
 
   private Row row(
@@ -278,7 +285,7 @@ class Bench {
 
   /** Line weight by figure says nothing new once the head is known. */
   private static boolean standsIn(Measure measure, Evidence evidence) {
-    return measure == LineMeasures.WIDTH_BY_FIGURE && evidence.marks().headFrame().isPresent();
+    return measure.standsInFor().isPresent() && evidence.marks().headFrame().isPresent();
   }
 
   private String waitsFor(NoReading none) {

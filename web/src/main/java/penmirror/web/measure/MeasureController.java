@@ -29,6 +29,7 @@ import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.ProposalJson;
 import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.TechnicalError;
 import penmirror.core.measure.Unit;
@@ -287,7 +288,11 @@ class MeasureController {
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
+    Marks before = markings.newest(workId, work.view()).marks();
     Optional<Integer> saved = markings.save(workId, madeFrom, marks, name(by));
+    if (saved.isPresent() && PixelReader.heedsOtherwise(before, marks)) {
+      pixelReading.askOnceMarksRest(work.pictureSha256());
+    }
     if (saved.isEmpty()) {
       int newest = markings.newest(workId, work.view()).version();
       response.setHeader(VERSION_HEADER, Integer.toString(newest));

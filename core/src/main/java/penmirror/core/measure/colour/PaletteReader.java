@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.colour.Swatch;
@@ -17,15 +16,12 @@ import penmirror.core.raster.Mask;
  *
  * <p>Blended pixels along edges would make colours that nobody chose, so colours are sought on flat
  * pixels only (all eight neighbours within {@link #FLAT}); afterwards every other pixel of the
- * figure goes to the colour of the flat pixel nearest to it. Colours nearer than {@link #MERGE} are
- * one. A smooth gradient comes out as a chain of swatches.
+ * figure goes to the colour of the flat pixel nearest to it. Colours nearer than the merging
+ * distance are one. A smooth gradient comes out as a chain of swatches.
  */
 public final class PaletteReader {
   /** Largest OKLab step to a neighbour on a flat pixel. */
   private static final double FLAT = 0.02;
-
-  /** Colours nearer than this in OKLab are one colour. Raising it joins a light with its shadow. */
-  private static final double MERGE = 0.035;
 
   private static final double BIN = 0.01;
   private static final int PASSES = 4;
@@ -33,29 +29,41 @@ public final class PaletteReader {
   /** Bins with fewer pixels never found a colour of their own. */
   private static final int SMALLEST_BIN = 3;
 
-  private static final double SMALLEST_SHARE = 0.001;
+  private final double merge;
+  private final double smallestShare;
 
-  /** A swatch this near to the line's lightness, and grey enough, is called the line. */
-  private static final double LINE_NEAR = 0.035;
+  private PaletteReader(double merge, double smallestShare) {
+    this.merge = merge;
+    this.smallestShare = smallestShare;
+  }
 
-  private static final double GREY_CHROMA = 0.08;
+  /** Colours as one sees them: a light and its shadow stay two, from 0.1 % of the figure on. */
+  public static PaletteReader seen() {
+    return new PaletteReader(0.035, 0.001);
+  }
+
+  /** Colours told apart as finely as flats are laid, from 0.04 % of the figure on. */
+  public static PaletteReader fine() {
+    return new PaletteReader(0.018, 0.0004);
+  }
 
   /**
    * @param colours OKLab of the picture
    * @param figure same size; not modified
-   * @param lineLightness lightness of the drawn line, if there is one
-   * @return swatches with shares above 0.1 %, largest first; empty without a figure
+   * @return largest colour first; without colours where no pixel of the figure is flat
    */
-  public List<Swatch> read(OkLabPlanes colours, Mask figure, Optional<Double> lineLightness) {
+  public Palette read(OkLabPlanes colours, Mask figure) {
     int width = figure.width();
     boolean[] flat = flatPixels(colours, figure);
     List<Bin> bins = bins(colours, flat);
     if (bins.isEmpty()) {
-      return List.of();
+      int[] none = new int[flat.length];
+      Arrays.fill(none, Palette.NONE);
+      return new Palette(width, figure.height(), none, List.of(), flat);
     }
     List<OkLab> centres = cluster(bins);
     int[] labels = labels(colours, figure, flat, centres, width);
-    return swatches(colours, figure, labels, flat, centres.size(), lineLightness);
+    return palette(colours, figure, labels, flat, centres.size());
   }
 
   private static boolean[] flatPixels(OkLabPlanes colours, Mask figure) {
@@ -129,14 +137,14 @@ public final class PaletteReader {
     return bins;
   }
 
-  private static List<OkLab> cluster(List<Bin> bins) {
+  private List<OkLab> cluster(List<Bin> bins) {
     List<OkLab> means = bins.stream().map(Bin::mean).toList();
     List<OkLab> centres = new ArrayList<>();
     for (int i = 0; i < bins.size(); i++) {
       boolean founds =
           centres.isEmpty()
               || bins.get(i).count >= SMALLEST_BIN
-                  && means.get(i).distanceTo(centres.get(nearest(means.get(i), centres))) >= MERGE;
+                  && means.get(i).distanceTo(centres.get(nearest(means.get(i), centres))) >= merge;
       if (founds) {
         centres.add(means.get(i));
       }
@@ -172,12 +180,12 @@ public final class PaletteReader {
     return weights;
   }
 
-  private static void mergeClosest(List<OkLab> centres, double[] startWeights) {
+  private void mergeClosest(List<OkLab> centres, double[] startWeights) {
     List<Double> weights = new ArrayList<>(Arrays.stream(startWeights).boxed().toList());
     while (centres.size() > 1) {
       int first = -1;
       int second = -1;
-      double closest = MERGE;
+      double closest = merge;
       for (int i = 0; i < centres.size(); i++) {
         for (int j = i + 1; j < centres.size(); j++) {
           double distance = centres.get(i).distanceTo(centres.get(j));
@@ -253,13 +261,9 @@ public final class PaletteReader {
     return labels;
   }
 
-  private static List<Swatch> swatches(
-      OkLabPlanes colours,
-      Mask figure,
-      int[] labels,
-      boolean[] flat,
-      int count,
-      Optional<Double> lineLightness) {
+  /** Colours too small to count are given to the colour around them. */
+  private Palette palette(
+      OkLabPlanes colours, Mask figure, int[] labels, boolean[] flat, int count) {
     double[][] sums = new double[count][5];
     double total = 0;
     for (int i = 0; i < labels.length; i++) {
@@ -276,20 +280,27 @@ public final class PaletteReader {
         sum[4] += colours.b(i);
       }
     }
-    List<Swatch> swatches = new ArrayList<>();
-    for (double[] sum : sums) {
+    record Kept(int label, Swatch swatch) {}
+    List<Kept> kept = new ArrayList<>();
+    for (int c = 0; c < count; c++) {
+      double[] sum = sums[c];
       double share = sum[0] / total;
-      if (share < SMALLEST_SHARE || sum[1] == 0) {
-        continue;
+      if (share >= smallestShare && sum[1] > 0) {
+        OkLab colour = new OkLab(sum[2] / sum[1], sum[3] / sum[1], sum[4] / sum[1]);
+        kept.add(new Kept(c, new Swatch(colour, share, Swatch.Role.UNNAMED)));
       }
-      OkLab colour = new OkLab(sum[2] / sum[1], sum[3] / sum[1], sum[4] / sum[1]);
-      boolean line =
-          lineLightness.isPresent()
-              && Math.abs(colour.lightness() - lineLightness.get()) < LINE_NEAR
-              && colour.chroma() < GREY_CHROMA;
-      swatches.add(new Swatch(colour, share, line ? Swatch.Role.LINE : Swatch.Role.UNNAMED));
     }
-    swatches.sort(Comparator.comparingDouble(swatch -> -swatch.shareOfFigure()));
-    return swatches;
+    kept.sort(Comparator.comparingDouble(k -> -k.swatch.shareOfFigure()));
+    int[] places = new int[count];
+    Arrays.fill(places, Palette.NONE);
+    for (int k = 0; k < kept.size(); k++) {
+      places[kept.get(k).label] = k;
+    }
+    int[] ordered = new int[labels.length];
+    for (int i = 0; i < labels.length; i++) {
+      ordered[i] = labels[i] < 0 || !figure.values()[i] ? Palette.NONE : places[labels[i]];
+    }
+    List<Swatch> swatches = kept.stream().map(k -> k.swatch).toList();
+    return new Palette(figure.width(), figure.height(), ordered, swatches, flat);
   }
 }

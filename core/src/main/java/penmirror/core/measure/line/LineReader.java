@@ -1,20 +1,16 @@
 package penmirror.core.measure.line;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.stream.IntStream;
-import penmirror.core.colour.EncodedSrgb;
-import penmirror.core.colour.OkLab;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Morphology;
 import penmirror.core.raster.Picture;
 import penmirror.core.raster.Plane;
 
 /**
- * Reads the width and the value of drawn lines.
+ * Finds the drawn lines of a picture and reads their width.
  *
  * <p>A line is darker than both of its sides and narrow. A greyscale closing fills such valleys, so
  * closing less picture is darkness relative to both sides; pixels above half of their local peak
@@ -55,10 +51,8 @@ public final class LineReader {
    */
   private static final double ENOUGH_WIDTH_PIXELS = 10;
 
-  private static final int BOOTSTRAP_DRAWS = 100;
-
   /** Lines of a picture, or empty when it has none. The picture is not modified. */
-  public Optional<LineReadings> read(Picture picture) {
+  public Optional<DrawnLines> read(Picture picture) {
     int factor = (int) Math.ceil(Math.sqrt(picture.pixelCount() / (double) COARSE_PIXELS));
     Optional<Search> found = search(luma(picture.shrunk(factor)));
     if (found.isEmpty()) {
@@ -73,7 +67,8 @@ public final class LineReader {
     if (length < LEAST_LENGTH_SHARE * Math.max(working.widthPixels(), working.heightPixels())) {
       return Optional.empty();
     }
-    return Optional.of(summary(working, strokes, length, shrink));
+    return Optional.of(
+        new DrawnLines(working, shrink, strokes, LineFacts.clearWidths(strokes).quantile(0.5)));
   }
 
   /**
@@ -113,13 +108,13 @@ public final class LineReader {
     }
     List<Stroke> strokes = found.get(chosen);
     // Room beyond the thickest lines, so that their own junctions still fill.
-    double wanted = 0.9 * weightedQuantile(strokes, 0.95);
+    double wanted = 0.9 * LineFacts.clearWidths(strokes).quantile(0.95);
     double radius = Math.max(radii[chosen] * 0.6, Math.min(radii[chosen] * 1.5, wanted));
-    return Optional.of(new Search(radius, weightedQuantile(strokes, 0.5)));
+    return Optional.of(new Search(radius, LineFacts.clearWidths(strokes).quantile(0.5)));
   }
 
   private static double length(List<Stroke> strokes) {
-    return strokes.stream().mapToDouble(Stroke::lengthPixels).sum();
+    return strokes.stream().mapToDouble(Stroke::clearLength).sum();
   }
 
   private static List<Stroke> strokes(Plane luma, int radius) {
@@ -160,71 +155,5 @@ public final class LineReader {
               }
             });
     return new Plane(width, picture.heightPixels(), values);
-  }
-
-  private static LineReadings summary(
-      Picture picture, List<Stroke> strokes, double length, int shrink) {
-    return new LineReadings(
-        shrink * weightedQuantile(strokes, 0.5),
-        shrink * weightedQuantile(strokes, 0.1),
-        shrink * weightedQuantile(strokes, 0.9),
-        shrink * bootstrapError(strokes),
-        medianLightness(picture, strokes),
-        shrink * length);
-  }
-
-  /** Width below which the given share of the length lies. */
-  private static double weightedQuantile(List<Stroke> strokes, double probability) {
-    return weightedQuantile(
-        strokes.stream().flatMapToDouble(s -> Arrays.stream(s.widthsPixels())).toArray(),
-        probability);
-  }
-
-  private static double weightedQuantile(double[] widths, double probability) {
-    // Points lie one pixel apart along the path, so each stands for equal length.
-    Arrays.sort(widths);
-    double place = probability * (widths.length - 1);
-    int below = (int) place;
-    int above = Math.min(below + 1, widths.length - 1);
-    return widths[below] + (place - below) * (widths[above] - widths[below]);
-  }
-
-  /** Spread of the median when strokes are drawn anew with replacement; seeded, so it repeats. */
-  private static double bootstrapError(List<Stroke> strokes) {
-    Random random = new Random(17);
-    double sum = 0;
-    double sumOfSquares = 0;
-    for (int draw = 0; draw < BOOTSTRAP_DRAWS; draw++) {
-      // Stroke medians weighted by length stand for their points: near enough for an error.
-      double[][] drawn = new double[strokes.size()][];
-      for (int i = 0; i < drawn.length; i++) {
-        Stroke stroke = strokes.get(random.nextInt(strokes.size()));
-        drawn[i] = new double[] {stroke.medianWidthPixels(), stroke.lengthPixels()};
-      }
-      Arrays.sort(drawn, (one, other) -> Double.compare(one[0], other[0]));
-      double half = Arrays.stream(drawn).mapToDouble(d -> d[1]).sum() / 2;
-      double reached = 0;
-      double median = 0;
-      for (double[] d : drawn) {
-        reached += d[1];
-        median = d[0];
-        if (reached >= half) {
-          break;
-        }
-      }
-      sum += median;
-      sumOfSquares += median * median;
-    }
-    double mean = sum / BOOTSTRAP_DRAWS;
-    return Math.sqrt(Math.max(0, sumOfSquares / BOOTSTRAP_DRAWS - mean * mean));
-  }
-
-  private static double medianLightness(Picture picture, List<Stroke> strokes) {
-    double[] values =
-        strokes.stream()
-            .flatMapToInt(stroke -> Arrays.stream(stroke.centrePixels()))
-            .mapToDouble(i -> OkLab.from(EncodedSrgb.fromRgb(picture.rgb(i))).lightness())
-            .toArray();
-    return weightedQuantile(values, 0.5);
   }
 }

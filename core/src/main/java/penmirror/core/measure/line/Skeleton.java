@@ -41,8 +41,15 @@ final class Skeleton {
    * @param ys pixel rows
    * @param closed whether the last pixel touches the first
    * @param junctionDistances pixels along the path to the nearest junction; infinite without one
+   * @param startsFree whether the first pixel touches no junction
    */
-  record Path(double[] xs, double[] ys, boolean closed, double[] junctionDistances) {
+  record Path(
+      double[] xs,
+      double[] ys,
+      boolean closed,
+      double[] junctionDistances,
+      boolean startsFree,
+      boolean endsFree) {
     int length() {
       return xs.length;
     }
@@ -81,7 +88,8 @@ final class Skeleton {
             && !junctionAtEnd
             && Math.abs(xs[0] - xs[n - 1]) <= 1
             && Math.abs(ys[0] - ys[n - 1]) <= 1;
-    return new Path(xs, ys, closed, distances);
+    return new Path(
+        xs, ys, closed, distances, !closed && !junctionAtStart, !closed && !junctionAtEnd);
   }
 
   /**

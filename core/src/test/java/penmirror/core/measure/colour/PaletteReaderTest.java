@@ -9,7 +9,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -65,8 +64,8 @@ class PaletteReaderTest {
         new Drawing(200, 200, 0xF0CBA6)
             .stroke(new Ellipse2D.Double(40, 40, 120, 120), 14, 0x241F20)
             .picture();
-    double ink = OkLab.from(EncodedSrgb.fromHex("#241F20")).lightness();
-    List<Swatch> named = new PaletteReader().read(planes(picture), all(picture), Optional.of(ink));
+    OkLab ink = OkLab.from(EncodedSrgb.fromHex("#241F20"));
+    List<Swatch> named = palette(picture).withLine(ink, 0.1);
     assertThat(named.get(1).role()).isEqualTo(Swatch.Role.LINE);
     assertThat(named.get(0).role()).isEqualTo(Swatch.Role.UNNAMED);
     assertThat(read(picture)).allMatch(swatch -> swatch.role() == Swatch.Role.UNNAMED);
@@ -136,7 +135,7 @@ class PaletteReaderTest {
   void anEmptyFigureHasNoColours() {
     Picture picture = new Drawing(40, 40, 0xFFFFFF).picture();
     Mask nothing = new Mask(40, 40, new boolean[1600]);
-    assertThat(new PaletteReader().read(planes(picture), nothing, Optional.empty())).isEmpty();
+    assertThat(PaletteReader.seen().read(planes(picture), nothing).swatches()).isEmpty();
   }
 
   @Test
@@ -146,7 +145,11 @@ class PaletteReaderTest {
   }
 
   private static List<Swatch> read(Picture picture) {
-    return new PaletteReader().read(planes(picture), all(picture), Optional.empty());
+    return palette(picture).swatches();
+  }
+
+  private static Palette palette(Picture picture) {
+    return PaletteReader.seen().read(planes(picture), all(picture));
   }
 
   private static OkLabPlanes planes(Picture picture) {

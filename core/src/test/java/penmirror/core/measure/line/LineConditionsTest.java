@@ -13,6 +13,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.Drawing;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
 
 /** Line width and value under the conditions real pictures bring. Truth is the stroke as drawn. */
@@ -22,39 +25,41 @@ class LineConditionsTest {
   @ParameterizedTest
   @ValueSource(doubles = {2.5, 3, 4, 6, 9, 14, 22})
   void everyWidthReadsWithinThreePerCentOrAFifthOfAPixel(double width) {
-    LineReadings line = read(waves(width, 0x000000, WHITE).picture());
-    assertThat(line.medianWidthPixels()).isCloseTo(width, offset(Math.max(0.2, 0.03 * width)));
-    assertThat(line.thickWidthPixels() - line.thinWidthPixels()).isLessThan(0.12 * width + 0.3);
+    PixelReadings line = read(waves(width, 0x000000, WHITE).picture());
+    assertThat(width(line)).isCloseTo(width, offset(Math.max(0.2, 0.03 * width)));
+    assertThat(
+            width(line) * value(line, LineMeasures.THICK)
+                - width(line) * value(line, LineMeasures.THIN))
+        .isLessThan(0.12 * width + 0.3);
   }
 
   /** Ink and ground: dark on white, brown on skin, violet on olive, faint on grey. */
   @ParameterizedTest
   @CsvSource({"241F20, FFFFFF", "BE825F, F0BE96", "3A4C8E, 7C8450", "6E6E6E, 8C8C8C"})
   void contrastDoesNotChangeTheWidth(String ink, String ground) {
-    LineReadings line =
+    PixelReadings line =
         read(waves(6, Integer.parseInt(ink, 16), Integer.parseInt(ground, 16)).picture());
-    assertThat(line.medianWidthPixels()).isCloseTo(6, offset(0.2));
+    assertThat(width(line)).isCloseTo(6, offset(0.2));
   }
 
   @ParameterizedTest
   @ValueSource(doubles = {0.6, 0.8, 0.95})
   void jpegDoesNotChangeTheWidth(double quality) {
-    assertThat(read(waves(6, 0x101010, WHITE).asJpeg(quality)).medianWidthPixels())
-        .isCloseTo(6, offset(0.2));
+    assertThat(width(read(waves(6, 0x101010, WHITE).asJpeg(quality)))).isCloseTo(6, offset(0.2));
   }
 
   @Test
   void grainDoesNotChangeTheWidth() {
-    assertThat(read(waves(6, 0x202020, 0xF0E8DC).grain(4).picture()).medianWidthPixels())
+    assertThat(width(read(waves(6, 0x202020, 0xF0E8DC).grain(4).picture())))
         .isCloseTo(6, offset(0.3));
   }
 
   @Test
   void theValueOfTheLineIsThatOfItsInk() {
-    LineReadings dark = read(waves(8, 0x000000, WHITE).picture());
-    LineReadings brown = read(waves(8, 0x8A5A35, WHITE).picture());
-    assertThat(dark.lightness()).isCloseTo(0, offset(0.01));
-    assertThat(brown.lightness()).isCloseTo(0.51, offset(0.02));
+    PixelReadings dark = read(waves(8, 0x000000, WHITE).picture());
+    PixelReadings brown = read(waves(8, 0x8A5A35, WHITE).picture());
+    assertThat(value(dark, LineMeasures.DARKNESS)).isCloseTo(0, offset(0.01));
+    assertThat(value(brown, LineMeasures.DARKNESS)).isCloseTo(0.51, offset(0.02));
   }
 
   @Test
@@ -65,10 +70,8 @@ class LineConditionsTest {
     Path2D mirrored = new Path2D.Double();
     mirrored.moveTo(370, 60);
     mirrored.curveTo(240, 20, 160, 360, 30, 300);
-    double one =
-        read(new Drawing(400, 400, WHITE).stroke(path, 7, 0).picture()).medianWidthPixels();
-    double other =
-        read(new Drawing(400, 400, WHITE).stroke(mirrored, 7, 0).picture()).medianWidthPixels();
+    double one = width(read(new Drawing(400, 400, WHITE).stroke(path, 7, 0).picture()));
+    double other = width(read(new Drawing(400, 400, WHITE).stroke(mirrored, 7, 0).picture()));
     assertThat(one).isCloseTo(other, offset(0.05));
   }
 
@@ -81,10 +84,11 @@ class LineConditionsTest {
     }
     drawing.stroke(new Line2D.Double(40, 420, 560, 420), 9, 0);
     drawing.stroke(new Line2D.Double(40, 480, 560, 480), 9, 0);
-    LineReadings line = read(drawing.picture());
-    assertThat(line.medianWidthPixels()).isCloseTo(4, offset(0.2));
-    assertThat(line.thickWidthPixels()).isCloseTo(9, offset(0.4));
-    assertThat(line.lengthPixels()).isCloseTo(8 * 520, offset(150.0));
+    PixelReadings line = read(drawing.picture());
+    assertThat(width(line)).isCloseTo(4, offset(0.2));
+    assertThat(width(line) * value(line, LineMeasures.THICK)).isCloseTo(9, offset(0.4));
+    double length = new LineReader().read(drawing.picture()).orElseThrow().lengthPixels();
+    assertThat(length).isCloseTo(8 * 520, offset(150.0));
   }
 
   @Test
@@ -94,7 +98,7 @@ class LineConditionsTest {
       drawing.stroke(new Line2D.Double(60 + 110 * i, 30, 60 + 110 * i, 470), 6, 0);
       drawing.stroke(new Line2D.Double(30, 60 + 110 * i, 470, 60 + 110 * i), 6, 0);
     }
-    assertThat(read(drawing.picture()).medianWidthPixels()).isCloseTo(6, offset(0.15));
+    assertThat(width(read(drawing.picture()))).isCloseTo(6, offset(0.15));
   }
 
   /** Black hair beside an outline: a solid of its own, and not a thick line. */
@@ -102,9 +106,9 @@ class LineConditionsTest {
   void spotBlacksAreNotThickLines() {
     Drawing drawing =
         waves(6, 0x000000, WHITE).fill(new Ellipse2D.Double(140, 430, 320, 150), 0x000000);
-    LineReadings line = read(drawing.picture());
-    assertThat(line.medianWidthPixels()).isCloseTo(6, offset(0.2));
-    assertThat(line.thickWidthPixels()).isLessThan(8);
+    PixelReadings line = read(drawing.picture());
+    assertThat(width(line)).isCloseTo(6, offset(0.2));
+    assertThat(width(line) * value(line, LineMeasures.THICK)).isLessThan(8);
   }
 
   @Test
@@ -132,11 +136,20 @@ class LineConditionsTest {
 
   @Test
   void moreStrokesMakeASurerMedian() {
-    assertThat(read(waves(6, 0, WHITE).picture()).standardErrorPixels()).isLessThan(0.2);
+    PixelReadings readings = read(waves(6, 0, WHITE).picture());
+    assertThat(readings.estimate(LineMeasures.WIDTH).orElseThrow().standardError()).isLessThan(0.2);
   }
 
-  private static LineReadings read(Picture picture) {
-    return new LineReader().read(picture).orElseThrow();
+  private static PixelReadings read(Picture picture) {
+    return new PixelReader().read(picture);
+  }
+
+  private static double width(PixelReadings readings) {
+    return value(readings, LineMeasures.WIDTH);
+  }
+
+  private static double value(PixelReadings readings, Measure measure) {
+    return readings.estimate(measure).orElseThrow().value();
   }
 
   private static Drawing waves(double width, int ink, int ground) {

@@ -17,6 +17,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.OpenArt;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReader;
 import penmirror.core.raster.Picture;
 
 class LineReaderTest {
@@ -34,7 +36,7 @@ class LineReaderTest {
       double width =
           new LineReader()
               .read(OpenArt.draw("icons", icon, sizePixels))
-              .map(LineReadings::medianWidthPixels)
+              .map(DrawnLines::medianWidthPixels)
               .orElse(0.0);
       if (Math.abs(width - stated) > Math.max(0.2, 0.03 * stated)) {
         misses.add(icon + " " + width);
@@ -57,10 +59,10 @@ class LineReaderTest {
     graphics.setStroke(new BasicStroke(7));
     graphics.draw(new Line2D.Double(200.5, 30, 200.5, 370));
 
-    LineReadings line = new LineReader().read(Picture.from(image)).orElseThrow();
+    DrawnLines line = new LineReader().read(Picture.from(image)).orElseThrow();
 
     assertThat(line.medianWidthPixels()).isCloseTo(7, org.assertj.core.data.Offset.offset(0.2));
-    assertThat(line.lightness())
+    assertThat(LineFacts.colour(line).lightness())
         .isCloseTo(
             OkLab.from(EncodedSrgb.fromRgb(0x281E3C)).lightness(),
             org.assertj.core.data.Offset.offset(0.01));
@@ -102,7 +104,8 @@ class LineReaderTest {
     graphics.setColor(Color.BLACK);
     graphics.setStroke(new BasicStroke(1));
     graphics.draw(new Line2D.Double(20, 150.5, 280, 150.5));
-    assertThat(new LineReader().read(Picture.from(image)).orElseThrow().isHairline()).isTrue();
+    assertThat(new PixelReader().read(Picture.from(image)).absence(LineMeasures.WIDTH))
+        .isEqualTo(Reason.HAIRLINE);
   }
 
   private static BufferedImage canvas(int sizePixels) {

@@ -1,0 +1,49 @@
+package penmirror.core.measure;
+
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.OkLabPlanes;
+import penmirror.core.raster.Mask;
+import penmirror.core.raster.Picture;
+
+/**
+ * A picture with its figure told from the background, on a copy small enough to work with.
+ *
+ * @param picture upright, full size
+ * @param factor how many times smaller the copy is
+ * @param coarse the copy
+ * @param colours of the copy
+ * @param figure of the copy
+ * @param background most frequent colour of the border
+ */
+public record FigurePixels(
+    Picture picture,
+    int factor,
+    Picture coarse,
+    OkLabPlanes colours,
+    Mask figure,
+    OkLab background) {
+
+  /** Whether a place of the picture lies in the figure; false outside the picture. */
+  public boolean isFigure(double x, double y) {
+    return figure.at((int) Math.floor((x + 0.5) / factor), (int) Math.floor((y + 0.5) / factor));
+  }
+
+  /** Index in the copy of a place in the picture, held at the edges. */
+  public int coarseIndex(double x, double y) {
+    int cx = (int) Math.floor((x + 0.5) / factor);
+    int cy = (int) Math.floor((y + 0.5) / factor);
+    cx = Math.max(0, Math.min(figure.width() - 1, cx));
+    cy = Math.max(0, Math.min(figure.height() - 1, cy));
+    return cy * figure.width() + cx;
+  }
+
+  /** Area of the figure, pixels of the picture. */
+  public long areaPixels() {
+    return Math.min(picture.pixelCount(), (long) figure.count() * factor * factor);
+  }
+
+  /** Root of the figure's area: the unit of length that needs no marks. Pixels of the picture. */
+  public double unitPixels() {
+    return Math.sqrt(areaPixels());
+  }
+}

@@ -1,0 +1,51 @@
+package penmirror.core.measure;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import penmirror.core.measure.NoReading.Reason;
+
+/** Collects what readers find in one picture. What is not a number is refused, never kept. */
+public final class Findings {
+  private final Map<String, Estimate> estimates = new HashMap<>();
+  private final Map<String, Reason> absences = new HashMap<>();
+
+  /** Lengths in pixels of the picture. */
+  public void put(Measure measure, double value, double standardError) {
+    estimates.put(measure.key(), new Estimate(value, standardError));
+    absences.remove(measure.key());
+  }
+
+  /** A reading whose error is not estimated. */
+  public void put(Measure measure, double value) {
+    put(measure, value, 0);
+  }
+
+  /** The value, or the reason where there is none. */
+  public void put(Measure measure, OptionalDouble value, Reason otherwise) {
+    if (value.isPresent()) {
+      put(measure, value.getAsDouble());
+    } else {
+      absent(measure, otherwise);
+    }
+  }
+
+  public void absent(Measure measure, Reason reason) {
+    if (!estimates.containsKey(measure.key())) {
+      absences.put(measure.key(), reason);
+    }
+  }
+
+  public void absent(List<Measure> measures, Reason reason) {
+    measures.forEach(measure -> absent(measure, reason));
+  }
+
+  public Map<String, Estimate> estimates() {
+    return estimates;
+  }
+
+  public Map<String, Reason> absences() {
+    return absences;
+  }
+}

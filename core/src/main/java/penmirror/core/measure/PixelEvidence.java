@@ -1,0 +1,18 @@
+package penmirror.core.measure;
+
+import java.util.Optional;
+import penmirror.core.measure.colour.Palette;
+import penmirror.core.measure.line.DrawnLines;
+import penmirror.core.measure.region.FigureParts;
+import penmirror.core.measure.region.FlatPicture;
+import penmirror.core.measure.shade.ShadeFacts;
+
+/** Readings with what they were read from, so that a page can show where each comes from. */
+public record PixelEvidence(
+    PixelReadings readings,
+    FigurePixels figure,
+    Optional<DrawnLines> lines,
+    Palette palette,
+    ShadeFacts shade,
+    FlatPicture flats,
+    Optional<FigureParts> parts) {}

@@ -1,0 +1,335 @@
+package penmirror.core.measure.colour;
+
+import java.util.ArrayList;
+import java.util.List;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.Lab;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Swatch;
+import penmirror.core.measure.FigurePixels;
+import penmirror.core.measure.Findings;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.raster.Regions;
+import penmirror.core.statistics.Bootstrap;
+import penmirror.core.statistics.CircularSample;
+import penmirror.core.statistics.WeightedSample;
+
+/**
+ * What the palette says. Errors are those of drawing the tiles of the picture again.
+ *
+ * <p>A picture whose strongest tenth has next to no chroma is grey: then nothing about hue is told.
+ */
+public final class ColourFacts {
+  /** Tiles a side for the error. */
+  private static final int TILES = 12;
+
+  private static final double GREY = 0.03;
+  private static final double SLIGHT = 0.04;
+  private static final double NO_HUE_SHARE = 0.01;
+  private static final double LEAST_COLOUR = 0.005;
+  private static final double LEAST_DARK = 0.002;
+
+  /** An accent is at most this large, this strong, and this far from every larger colour. */
+  private static final double ACCENT_LARGEST = 0.06;
+
+  private static final double ACCENT_CHROMA = 0.08;
+  private static final double ACCENT_DISTANCE = 0.13;
+
+  /** Smallest place of an accent, of the figure. */
+  private static final double PLACE_SHARE = 0.0004;
+
+  private final Palette palette;
+  private final FigurePixels figure;
+  private final List<Swatch> swatches;
+  private final Findings findings;
+
+  private ColourFacts(
+      Palette palette, FigurePixels figure, List<Swatch> swatches, Findings findings) {
+    this.palette = palette;
+    this.figure = figure;
+    this.swatches = swatches;
+    this.findings = findings;
+  }
+
+  /**
+   * @param swatches the palette's, with the line named
+   */
+  public static void find(
+      Palette palette, FigurePixels figure, List<Swatch> swatches, Findings findings) {
+    if (swatches.isEmpty()) {
+      findings.absent(ColourMeasures.ALL, Reason.NO_FIGURE);
+      return;
+    }
+    ColourFacts facts = new ColourFacts(palette, figure, swatches, findings);
+    facts.amounts();
+    facts.shares();
+    facts.hues();
+    facts.extremes();
+    facts.accents();
+    facts.ground();
+  }
+
+  /** The swatches that have a hue. */
+  private List<Swatch> coloured() {
+    return swatches.stream().filter(swatch -> swatch.colour().chroma() > GREY).toList();
+  }
+
+  private void amounts() {
+    double entropy = 0;
+    double total = total(swatches);
+    for (Swatch swatch : swatches) {
+      double share = swatch.shareOfFigure() / total;
+      entropy -= share * Math.log(share);
+    }
+    findings.put(ColourMeasures.PALETTE_SIZE, coloursThatCarry());
+    findings.put(ColourMeasures.VARIETY, Math.exp(entropy));
+  }
+
+  private static double total(List<Swatch> some) {
+    return some.stream().mapToDouble(Swatch::shareOfFigure).sum();
+  }
+
+  private int coloursThatCarry() {
+    double sum = 0;
+    int count = 0;
+    double total = total(swatches);
+    for (Swatch swatch : swatches) {
+      if (sum >= 0.95 * total) {
+        break;
+      }
+      sum += swatch.shareOfFigure();
+      count++;
+    }
+    return count;
+  }
+
+  /** What one pixel of a colour counts. */
+  @FunctionalInterface
+  private interface Weight {
+    double of(OkLab colour);
+  }
+
+  private void shares() {
+    put(ColourMeasures.CHROMA, OkLab::chroma, colour -> 1);
+    put(ColourMeasures.LIGHT, OkLab::lightness, colour -> 1);
+    put(
+        ColourMeasures.WHITE,
+        colour -> colour.lightness() > 0.95 && colour.chroma() < GREY ? 1 : 0,
+        colour -> 1);
+    put(
+        ColourMeasures.BLACK,
+        colour -> colour.lightness() < 0.35 && colour.chroma() < 0.08 ? 1 : 0,
+        colour -> 1);
+    put(ColourMeasures.GREY, colour -> colour.chroma() > GREY ? 0 : 1, colour -> 1);
+    put(ColourMeasures.REDS, colour -> inHues(colour, 0, 50) ? 1 : 0, colour -> 1);
+    put(ColourMeasures.YELLOWS, colour -> inHues(colour, 50, 110) ? 1 : 0, colour -> 1);
+    double grey = total(swatches) - total(coloured());
+    if (grey > NO_HUE_SHARE) {
+      Weight isGrey = colour -> colour.chroma() > GREY ? 0 : 1;
+      put(ColourMeasures.UNDERTONE_A, colour -> isGrey.of(colour) * lab(colour).a(), isGrey);
+      put(ColourMeasures.UNDERTONE_B, colour -> isGrey.of(colour) * lab(colour).b(), isGrey);
+    } else {
+      findings.absent(
+          List.of(ColourMeasures.UNDERTONE_A, ColourMeasures.UNDERTONE_B), Reason.TOO_LITTLE);
+    }
+  }
+
+  private static Lab lab(OkLab colour) {
+    EncodedSrgb encoded = colour.toEncodedSrgb();
+    return Lab.from(encoded);
+  }
+
+  static double hue(OkLab colour) {
+    double degrees = Math.toDegrees(Math.atan2(colour.b(), colour.a()));
+    return degrees < 0 ? degrees + 360 : degrees;
+  }
+
+  private static boolean inHues(OkLab colour, double from, double to) {
+    return colour.chroma() > SLIGHT && hue(colour) >= from && hue(colour) < to;
+  }
+
+  /** A ratio of sums over the figure's pixels, with its error over tiles. */
+  private void put(Measure measure, Weight part, Weight whole) {
+    int colours = palette.swatches().size();
+    double[] parts = new double[colours];
+    double[] wholes = new double[colours];
+    for (int c = 0; c < colours; c++) {
+      parts[c] = part.of(palette.colour(c));
+      wholes[c] = whole.of(palette.colour(c));
+    }
+    double[][] counts = tileCounts();
+    double[] tileParts = new double[counts.length];
+    double[] tileWholes = new double[counts.length];
+    double sum = 0;
+    double total = 0;
+    for (int t = 0; t < counts.length; t++) {
+      for (int c = 0; c < colours; c++) {
+        tileParts[t] += counts[t][c] * parts[c];
+        tileWholes[t] += counts[t][c] * wholes[c];
+      }
+      sum += tileParts[t];
+      total += tileWholes[t];
+    }
+    if (total > 0) {
+      findings.put(measure, sum / total, Bootstrap.errorOfRatio(tileParts, tileWholes));
+    } else {
+      findings.absent(measure, Reason.TOO_LITTLE);
+    }
+  }
+
+  private double[] @org.jspecify.annotations.Nullable [] tiles;
+
+  /** Pixels of each colour in each tile. */
+  private double[][] tileCounts() {
+    if (tiles == null) {
+      double[][] counts = new double[TILES * TILES][palette.swatches().size()];
+      int width = palette.width();
+      int height = palette.height();
+      for (int y = 0; y < height; y++) {
+        int row = y * TILES / height * TILES;
+        for (int x = 0; x < width; x++) {
+          int label = palette.labels()[y * width + x];
+          if (label != Palette.NONE) {
+            counts[row + x * TILES / width][label]++;
+          }
+        }
+      }
+      tiles = counts;
+    }
+    return tiles;
+  }
+
+  private void hues() {
+    List<Swatch> coloured = coloured();
+    if (total(coloured) < NO_HUE_SHARE) {
+      findings.absent(ColourMeasures.OF_HUE, Reason.NO_HUE);
+      return;
+    }
+    double[] hues = coloured.stream().mapToDouble(swatch -> hue(swatch.colour())).toArray();
+    double[] weights =
+        coloured.stream()
+            .mapToDouble(swatch -> swatch.shareOfFigure() * swatch.colour().chroma())
+            .toArray();
+    CircularSample sample = CircularSample.weighted(hues, weights);
+    findings.put(ColourMeasures.LEAN, sample.resultantLength());
+    findings.put(ColourMeasures.HUE, sample.meanDegrees());
+    findings.put(ColourMeasures.HARMONY, HueTemplate.best(hues, weights).offDegrees());
+    Weight isColoured = colour -> colour.chroma() > GREY ? 1 : 0;
+    put(
+        ColourMeasures.WARM,
+        colour -> isColoured.of(colour) * (hue(colour) < 110 || hue(colour) >= 330 ? 1 : 0),
+        isColoured);
+    put(
+        ColourMeasures.CHROMA_COLOURED,
+        colour -> isColoured.of(colour) * colour.chroma(),
+        isColoured);
+  }
+
+  private void extremes() {
+    WeightedSample.Builder chroma = WeightedSample.builder();
+    double strongest = 0;
+    double weakest = Double.MAX_VALUE;
+    OkLab darkest = null;
+    double light = 0;
+    double dark = 1;
+    double carried = 0;
+    double total = total(swatches);
+    for (Swatch swatch : swatches) {
+      OkLab colour = swatch.colour();
+      chroma.add(colour.chroma(), swatch.shareOfFigure());
+      if (swatch.shareOfFigure() >= LEAST_COLOUR) {
+        strongest = Math.max(strongest, colour.chroma());
+        weakest = Math.min(weakest, colour.chroma());
+      }
+      boolean large = swatch.shareOfFigure() >= LEAST_DARK;
+      if (large && (darkest == null || colour.lightness() < darkest.lightness())) {
+        darkest = colour;
+      }
+      if (carried < 0.95 * total) {
+        light = Math.max(light, colour.lightness());
+        dark = Math.min(dark, colour.lightness());
+      }
+      carried += swatch.shareOfFigure();
+    }
+    findings.put(ColourMeasures.CHROMA_HIGH, chroma.build().quantile(0.9));
+    findings.put(ColourMeasures.LIGHT_RANGE, Math.max(0, light - dark));
+    if (darkest == null) {
+      findings.absent(
+          List.of(ColourMeasures.DARKEST, ColourMeasures.DARKEST_CHROMA), Reason.TOO_LITTLE);
+    } else {
+      findings.put(ColourMeasures.DARKEST, darkest.lightness());
+      findings.put(ColourMeasures.DARKEST_CHROMA, darkest.chroma());
+    }
+    if (weakest > 1) {
+      findings.absent(List.of(ColourMeasures.STRONGEST, ColourMeasures.WEAKEST), Reason.TOO_LITTLE);
+    } else {
+      findings.put(ColourMeasures.STRONGEST, strongest);
+      findings.put(ColourMeasures.WEAKEST, weakest);
+    }
+  }
+
+  /** Which colours of the palette are accents. */
+  public static List<Integer> accentLabels(Palette palette) {
+    List<Integer> accents = new ArrayList<>();
+    List<Swatch> all = palette.swatches();
+    for (int c = 0; c < all.size(); c++) {
+      Swatch swatch = all.get(c);
+      boolean small =
+          swatch.shareOfFigure() <= ACCENT_LARGEST && swatch.shareOfFigure() >= LEAST_DARK;
+      if (!small || swatch.colour().chroma() < ACCENT_CHROMA) {
+        continue;
+      }
+      boolean apart =
+          all.stream()
+              .filter(other -> other.shareOfFigure() > ACCENT_LARGEST)
+              .allMatch(
+                  other ->
+                      other.colour().distanceTo(swatch.colour()) > ACCENT_DISTANCE
+                          && hueStep(other.colour(), swatch.colour()) > ACCENT_CHROMA);
+      if (apart) {
+        accents.add(c);
+      }
+    }
+    return accents;
+  }
+
+  /** Distance in the plane of hue and chroma alone: a lighter shade is no accent. */
+  private static double hueStep(OkLab one, OkLab other) {
+    return Math.hypot(one.a() - other.a(), one.b() - other.b());
+  }
+
+  private void accents() {
+    List<Integer> accents = accentLabels(palette);
+    double share = 0;
+    for (int label : accents) {
+      share += palette.swatches().get(label).shareOfFigure();
+    }
+    boolean[] where = new boolean[palette.labels().length];
+    for (int i = 0; i < where.length; i++) {
+      where[i] = accents.contains(palette.labels()[i]);
+    }
+    int least = (int) Math.max(4, PLACE_SHARE * figure.figure().count());
+    int places = 0;
+    for (int area : Regions.areas(where, palette.width(), palette.height())) {
+      places += area >= least ? 1 : 0;
+    }
+    findings.put(ColourMeasures.ACCENT, share);
+    findings.put(ColourMeasures.ACCENT_PLACES, places);
+  }
+
+  private void ground() {
+    double lightness = 0;
+    double a = 0;
+    double b = 0;
+    double total = 0;
+    for (Swatch swatch : swatches) {
+      lightness += swatch.shareOfFigure() * swatch.colour().lightness();
+      a += swatch.shareOfFigure() * swatch.colour().a();
+      b += swatch.shareOfFigure() * swatch.colour().b();
+      total += swatch.shareOfFigure();
+    }
+    OkLab mean = new OkLab(lightness / total, a / total, b / total);
+    findings.put(ColourMeasures.FIGURE_GROUND, mean.distanceTo(figure.background()));
+  }
+}

@@ -1,0 +1,468 @@
+package penmirror.core.measure.line;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
+import penmirror.core.measure.FigurePixels;
+import penmirror.core.measure.Findings;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.statistics.Bootstrap;
+import penmirror.core.statistics.WeightedSample;
+
+/**
+ * What the traced lines say: weight, swelling, tapering, where they run and how dark they are.
+ *
+ * <p>Every error is that of drawing the strokes again. Lengths are given in pixels of the picture.
+ */
+public final class LineFacts {
+  /** Free ends that make a taper worth telling. */
+  private static final int LEAST_ENDS = 4;
+
+  /** Of a stroke's length at its free end, and around its middle. */
+  private static final double END_SHARE = 0.12;
+
+  private static final double MIDDLE_FROM = 0.3;
+  private static final double MIDDLE_TO = 0.7;
+
+  /** OKLab limits of what counts as black. */
+  private static final double BLACK_LIGHTNESS = 0.35;
+
+  private static final double BLACK_CHROMA = 0.08;
+
+  /** Under this chroma a line has no hue of its own. */
+  private static final double GREY_CHROMA = 0.03;
+
+  /** A line this near in hue to what it lies on is tinted with it, degrees. */
+  private static final double SAME_HUE = 40;
+
+  /** Less line than this many figure units is too little to speak of its parts. */
+  private static final double LEAST_PART_UNITS = 0.05;
+
+  private final DrawnLines lines;
+  private final FigurePixels figure;
+  private final List<Stroke> strokes;
+  private final double unit;
+  private final double width;
+
+  private LineFacts(DrawnLines lines, FigurePixels figure) {
+    this.lines = lines;
+    this.figure = figure;
+    strokes = lines.strokes();
+    unit = Math.max(1, figure.unitPixels() / lines.factor());
+    width = lines.medianWidth();
+  }
+
+  public static void find(DrawnLines lines, FigurePixels figure, Findings findings) {
+    LineFacts facts = new LineFacts(lines, figure);
+    facts.colour(findings);
+    facts.amount(findings);
+    facts.directions(findings);
+    if (lines.medianWidthPixels() < PixelReadings.HAIRLINE_PIXELS) {
+      findings.absent(LineMeasures.OF_WIDTH, Reason.HAIRLINE);
+      return;
+    }
+    facts.widths(findings);
+    facts.outline(findings);
+    facts.tapers(findings);
+    facts.wobble(findings);
+  }
+
+  /** The colour most of the line has: median of each axis along the lines' middles. */
+  public static OkLab colour(DrawnLines lines) {
+    WeightedSample.Builder lightness = WeightedSample.builder();
+    WeightedSample.Builder a = WeightedSample.builder();
+    WeightedSample.Builder b = WeightedSample.builder();
+    for (Stroke stroke : lines.strokes()) {
+      for (int i = 0; i < stroke.size(); i += 2) {
+        if (stroke.isRead(i)) {
+          OkLab colour = colour(lines, stroke, i, 0);
+          lightness.add(colour.lightness(), 1);
+          a.add(colour.a(), 1);
+          b.add(colour.b(), 1);
+        }
+      }
+    }
+    return new OkLab(lightness.build().median(), a.build().median(), b.build().median());
+  }
+
+  private void widths(Findings findings) {
+    WeightedSample all = clearWidths(strokes);
+    int factor = lines.factor();
+    findings.put(
+        LineMeasures.WIDTH,
+        factor * width,
+        factor * perStroke(strokes, Stroke::medianWidth).medianError());
+    double thin = all.quantile(0.1);
+    double thick = all.quantile(0.9);
+    double spread = (all.quantile(0.75) - all.quantile(0.25)) / 1.349;
+    findings.put(
+        LineMeasures.THIN,
+        thin / width,
+        perStroke(strokes, Stroke::medianWidth).quantileError(0.1) / width);
+    findings.put(
+        LineMeasures.THICK,
+        thick / width,
+        perStroke(strokes, Stroke::medianWidth).quantileError(0.9) / width);
+    findings.put(LineMeasures.VARIATION, spread / width);
+    WeightedSample.Builder within = WeightedSample.builder();
+    for (Stroke stroke : strokes) {
+      double length = stroke.clearLength();
+      if (length >= 5 * width) {
+        within.add(variation(stroke), length);
+      }
+    }
+    putMedian(findings, LineMeasures.STROKE_VARIATION, within.build(), 1);
+  }
+
+  /** Deviation of the widths along a stroke over their mean, after a mean over three points. */
+  private static double variation(Stroke stroke) {
+    double sum = 0;
+    double squares = 0;
+    int n = 0;
+    for (int i = 1; i + 1 < stroke.size(); i++) {
+      if (stroke.isClear(i - 1) && stroke.isClear(i) && stroke.isClear(i + 1)) {
+        double mean = (stroke.widths()[i - 1] + stroke.widths()[i] + stroke.widths()[i + 1]) / 3;
+        sum += mean;
+        squares += mean * mean;
+        n++;
+      }
+    }
+    if (n < 2) {
+      return 0;
+    }
+    double mean = sum / n;
+    return Math.sqrt(Math.max(0, squares / n - mean * mean)) / mean;
+  }
+
+  private void outline(Findings findings) {
+    List<Stroke> outer = new ArrayList<>();
+    List<Stroke> inner = new ArrayList<>();
+    double outerLength = 0;
+    double innerLength = 0;
+    for (Stroke stroke : strokes) {
+      boolean any = false;
+      boolean other = false;
+      for (int i = 0; i < stroke.size(); i++) {
+        if (stroke.isRead(i)) {
+          boolean outside = isOutline(stroke, i);
+          any |= outside;
+          other |= !outside;
+          outerLength += outside ? stroke.steps()[i] : 0;
+          innerLength += outside ? 0 : stroke.steps()[i];
+        }
+      }
+      if (any) {
+        outer.add(stroke);
+      }
+      if (other) {
+        inner.add(stroke);
+      }
+    }
+    findings.put(LineMeasures.OUTLINE_SHARE, outerLength / (outerLength + innerLength));
+    if (Math.min(outerLength, innerLength) < LEAST_PART_UNITS * unit) {
+      findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE);
+    } else {
+      double outerWidth = widths(outer, true).median();
+      double innerWidth = widths(inner, false).median();
+      if (outerWidth > 0 && innerWidth > 0) {
+        double relative =
+            Math.hypot(
+                perStroke(outer, Stroke::medianWidth).medianError() / outerWidth,
+                perStroke(inner, Stroke::medianWidth).medianError() / innerWidth);
+        findings.put(
+            LineMeasures.OUTLINE_INNER,
+            outerWidth / innerWidth,
+            relative * outerWidth / innerWidth);
+      } else {
+        findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE);
+      }
+    }
+    findings.put(LineMeasures.CLOSED, OutlineCover.share(lines, figure));
+  }
+
+  private WeightedSample widths(List<Stroke> of, boolean outline) {
+    WeightedSample.Builder sample = WeightedSample.builder();
+    for (Stroke stroke : of) {
+      for (int i = 0; i < stroke.size(); i++) {
+        if (stroke.isClear(i) && isOutline(stroke, i) == outline) {
+          sample.add(stroke.widths()[i], stroke.steps()[i]);
+        }
+      }
+    }
+    return sample.build();
+  }
+
+  /** Widths of all clear points, each weighing the length it stands for. */
+  static WeightedSample clearWidths(List<Stroke> strokes) {
+    WeightedSample.Builder sample = WeightedSample.builder();
+    for (Stroke stroke : strokes) {
+      for (int i = 0; i < stroke.size(); i++) {
+        if (stroke.isClear(i)) {
+          sample.add(stroke.widths()[i], stroke.steps()[i]);
+        }
+      }
+    }
+    return sample.build();
+  }
+
+  /** Whether exactly one side of the line, a little beyond its edge, is background. */
+  boolean isOutline(Stroke stroke, int i) {
+    double reach = stroke.widths()[i] / 2 + 2.5 + 0.0035 * unit;
+    boolean right = isFigure(stroke, i, reach);
+    boolean left = isFigure(stroke, i, -reach);
+    return right != left;
+  }
+
+  private boolean isFigure(Stroke stroke, int i, double reach) {
+    return figure.isFigure(
+        lines.toPicture(stroke.xs()[i] + reach * stroke.normalXs()[i]),
+        lines.toPicture(stroke.ys()[i] + reach * stroke.normalYs()[i]));
+  }
+
+  private void tapers(Findings findings) {
+    WeightedSample.Builder tapers = WeightedSample.builder();
+    for (Stroke stroke : strokes) {
+      int n = stroke.size();
+      double middle = meanWidth(stroke, (int) (MIDDLE_FROM * n), (int) (MIDDLE_TO * n));
+      if (n < 8 || !(middle > 0) || stroke.length() < 3 * middle) {
+        continue;
+      }
+      int end = Math.max(2, (int) (END_SHARE * n));
+      if (stroke.startsFree()) {
+        addTaper(tapers, meanWidth(stroke, 0, end), middle, stroke.length());
+      }
+      if (stroke.endsFree()) {
+        addTaper(tapers, meanWidth(stroke, n - end, n), middle, stroke.length());
+      }
+    }
+    putMedian(findings, LineMeasures.TAPER, tapers.build(), LEAST_ENDS);
+  }
+
+  private static void addTaper(
+      WeightedSample.Builder tapers, double end, double middle, double length) {
+    if (end > 0) {
+      tapers.add(1 - end / middle, length);
+    }
+  }
+
+  /** Mean of the widths that were read; NaN without one. */
+  private static double meanWidth(Stroke stroke, int from, int to) {
+    double sum = 0;
+    int n = 0;
+    for (int i = from; i < to; i++) {
+      if (stroke.isRead(i)) {
+        sum += stroke.widths()[i];
+        n++;
+      }
+    }
+    return n == 0 ? Double.NaN : sum / n;
+  }
+
+  private void wobble(Findings findings) {
+    double sigma = Math.max(4, 0.012 * unit);
+    WeightedSample.Builder residuals = WeightedSample.builder();
+    for (Stroke stroke : strokes) {
+      residuals.add(Wobble.of(stroke, sigma, 2 * width) / width, stroke.length());
+    }
+    putMedian(findings, LineMeasures.WOBBLE, residuals.build(), 3);
+  }
+
+  private void amount(Findings findings) {
+    double length = lines.lengthPixels();
+    double area = figure.areaPixels();
+    if (area == 0) {
+      findings.absent(List.of(LineMeasures.DENSITY, LineMeasures.INK), Reason.NO_FIGURE);
+    } else {
+      double relative = lengthError() / length;
+      findings.put(LineMeasures.DENSITY, length / area, relative * length / area);
+      double ink = 0;
+      for (Stroke stroke : strokes) {
+        for (int i = 0; i < stroke.size(); i++) {
+          ink += stroke.isRead(i) ? stroke.widths()[i] * stroke.steps()[i] : 0;
+        }
+      }
+      ink *= (double) lines.factor() * lines.factor() / area;
+      findings.put(LineMeasures.INK, ink, relative * ink);
+    }
+    WeightedSample.Builder joined = WeightedSample.builder();
+    for (double joinedLength : new StrokeJoiner(strokes, width).lengths()) {
+      joined.add(joinedLength * lines.factor(), joinedLength);
+    }
+    putMedian(findings, LineMeasures.STROKE, joined.build(), 1);
+  }
+
+  private double lengthError() {
+    return lines.factor()
+        * Bootstrap.error(
+            strokes.size(),
+            drawn -> Arrays.stream(drawn).mapToDouble(i -> strokes.get(i).length()).sum());
+  }
+
+  /** Line running level and upright, and how much of its turning lies in corners. */
+  private void directions(Findings findings) {
+    double total = 0;
+    double level = 0;
+    double upright = 0;
+    double turn = 0;
+    double corner = 0;
+    int window = (int) Math.max(4, 0.04 * unit);
+    for (Stroke stroke : strokes) {
+      int n = stroke.size();
+      for (int i = 0; i < n; i++) {
+        if (!stroke.isRead(i)) {
+          continue;
+        }
+        double step = stroke.steps()[i];
+        total += step;
+        level += Math.abs(stroke.normalXs()[i]) < Math.sin(Math.toRadians(10)) ? step : 0;
+        upright += Math.abs(stroke.normalYs()[i]) < Math.sin(Math.toRadians(10)) ? step : 0;
+        if (i > 0) {
+          double here = Math.abs(turn(stroke, i - 1, i));
+          turn += here;
+          int from = Math.max(0, i - window / 2);
+          int to = Math.min(n - 1, i + window / 2);
+          corner += Math.abs(turn(stroke, from, to)) > Math.toRadians(30) ? here : 0;
+        }
+      }
+    }
+    findings.put(LineMeasures.LEVEL, level / total);
+    findings.put(LineMeasures.UPRIGHT, upright / total);
+    if (turn > Math.PI) {
+      findings.put(LineMeasures.CORNER, corner / turn);
+    } else {
+      findings.absent(LineMeasures.CORNER, Reason.TOO_LITTLE);
+    }
+  }
+
+  /** From the normal at one point to that at another, radians. */
+  private static double turn(Stroke stroke, int from, int to) {
+    double ax = stroke.normalXs()[from];
+    double ay = stroke.normalYs()[from];
+    double bx = stroke.normalXs()[to];
+    double by = stroke.normalYs()[to];
+    return Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
+  }
+
+  private void colour(Findings findings) {
+    WeightedSample.Builder lightness = WeightedSample.builder();
+    WeightedSample.Builder chroma = WeightedSample.builder();
+    double black = 0;
+    double tinted = 0;
+    double beside = 0;
+    double total = 0;
+    double heights = 0;
+    for (Stroke stroke : strokes) {
+      for (int i = 0; i < stroke.size(); i++) {
+        if (!stroke.isRead(i)) {
+          continue;
+        }
+        OkLab colour = colour(stroke, i, 0);
+        double step = stroke.steps()[i];
+        lightness.add(colour.lightness(), step);
+        chroma.add(colour.chroma(), step);
+        total += step;
+        heights += step * lines.toPicture(stroke.ys()[i]);
+        black += colour.lightness() < BLACK_LIGHTNESS && colour.chroma() < BLACK_CHROMA ? step : 0;
+        double reach = stroke.widths()[i] / 2 + 2.5;
+        OkLab right = colour(stroke, i, reach);
+        OkLab left = colour(stroke, i, -reach);
+        OkLab fill = right.chroma() > left.chroma() ? right : left;
+        if (fill.chroma() > GREY_CHROMA) {
+          beside += step;
+          tinted += colour.chroma() > GREY_CHROMA && hueApart(colour, fill) < SAME_HUE ? step : 0;
+        }
+      }
+    }
+    findings.put(
+        LineMeasures.DARKNESS,
+        lightness.build().median(),
+        perStroke(strokes, this::strokeLightness).medianError());
+    findings.put(LineMeasures.CHROMA, chroma.build().median());
+    findings.put(LineMeasures.BLACK, black / total);
+    if (beside > LEAST_PART_UNITS * unit) {
+      findings.put(LineMeasures.TINT, tinted / beside);
+    } else {
+      findings.absent(LineMeasures.TINT, Reason.NO_HUE);
+    }
+    double[] box = box();
+    if (box[1] > box[0]) {
+      findings.put(LineMeasures.HEIGHT, (heights / total - box[0]) / (box[1] - box[0]));
+    } else {
+      findings.absent(LineMeasures.HEIGHT, Reason.NO_FIGURE);
+    }
+  }
+
+  private double strokeLightness(Stroke stroke) {
+    double[] values = new double[stroke.size()];
+    int n = 0;
+    for (int i = 0; i < stroke.size(); i++) {
+      if (stroke.isRead(i)) {
+        values[n++] = colour(stroke, i, 0).lightness();
+      }
+    }
+    double[] read = Arrays.copyOf(values, n);
+    Arrays.sort(read);
+    return n == 0 ? Double.NaN : read[n / 2];
+  }
+
+  /** First and last row of the figure, pixels of the picture. */
+  private double[] box() {
+    int width = figure.figure().width();
+    boolean[] inside = figure.figure().values();
+    int first = -1;
+    int last = -1;
+    for (int i = 0; i < inside.length; i++) {
+      if (inside[i]) {
+        first = first < 0 ? i : first;
+        last = i;
+      }
+    }
+    return first < 0
+        ? new double[] {0, 0}
+        : new double[] {
+          (double) (first / width) * figure.factor(), (last / width + 1.0) * figure.factor()
+        };
+  }
+
+  /** Colour of the copy at a point, moved along the normal. */
+  private OkLab colour(Stroke stroke, int i, double reach) {
+    return colour(lines, stroke, i, reach);
+  }
+
+  private static OkLab colour(DrawnLines lines, Stroke stroke, int i, double reach) {
+    int x = (int) Math.round(stroke.xs()[i] + reach * stroke.normalXs()[i]);
+    int y = (int) Math.round(stroke.ys()[i] + reach * stroke.normalYs()[i]);
+    x = Math.max(0, Math.min(lines.working().widthPixels() - 1, x));
+    y = Math.max(0, Math.min(lines.working().heightPixels() - 1, y));
+    return OkLab.from(
+        EncodedSrgb.fromRgb(lines.working().rgb(y * lines.working().widthPixels() + x)));
+  }
+
+  private static double hueApart(OkLab one, OkLab other) {
+    double degrees =
+        Math.toDegrees(Math.atan2(one.b(), one.a()) - Math.atan2(other.b(), other.a()));
+    return Math.abs(Math.IEEEremainder(degrees, 360));
+  }
+
+  /** Median of values by weight with its error, or too little of it. */
+  private static void putMedian(
+      Findings findings, Measure measure, WeightedSample sample, int least) {
+    if (sample.size() < least) {
+      findings.absent(measure, Reason.TOO_LITTLE);
+    } else {
+      findings.put(measure, sample.median(), sample.medianError());
+    }
+  }
+
+  /** One value a stroke, so that an error is that of drawing strokes again and not points. */
+  private static WeightedSample perStroke(List<Stroke> strokes, ToDoubleFunction<Stroke> value) {
+    WeightedSample.Builder sample = WeightedSample.builder();
+    strokes.forEach(stroke -> sample.add(value.applyAsDouble(stroke), stroke.length()));
+    return sample.build();
+  }
+}

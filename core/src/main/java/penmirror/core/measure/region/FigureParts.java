@@ -1,0 +1,239 @@
+package penmirror.core.measure.region;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.raster.Mask;
+import penmirror.core.raster.Regions;
+
+/**
+ * Where face, skin, hair and clothes are, as far as one can tell from flat colours.
+ *
+ * <p>The face is the large region near the middle that has other things lying on it. A big hat or a
+ * white shirt can be taken for it. With a marked head it is sought there. What lies in the face and
+ * is not skin are its features; what lies above is hair, below clothes.
+ */
+public final class FigureParts {
+  /** What a pixel of the small copy belongs to. */
+  public enum Part {
+    NONE,
+    FACE,
+    FEATURE,
+    HAIR,
+    CLOTH,
+    SKIN
+  }
+
+  private static final double LEAST_FACE = 0.03;
+  private static final double LEAST_PART = 0.01;
+  private static final double HAIR_DOWN_TO = 0.45;
+
+  /** Of the head's square, so that it is told from a patch of hair on a marked head. */
+  private static final double LEAST_OF_HEAD = 0.06;
+
+  private final FlatPicture flats;
+  private final byte[] parts;
+  private final int skin;
+  private final int[] faceBox;
+  private final int faceArea;
+
+  private FigureParts(FlatPicture flats, byte[] parts, int skin, int[] faceBox, int faceArea) {
+    this.flats = flats;
+    this.parts = parts;
+    this.skin = skin;
+    this.faceBox = faceBox;
+    this.faceArea = faceArea;
+  }
+
+  /**
+   * @param head the marked head in pixels of the picture, if there is one
+   * @return empty when no region can be a face
+   */
+  public static Optional<FigureParts> find(FlatPicture flats, Optional<HeadFrame> head) {
+    int best = -1;
+    double most = 0;
+    Moments[] moments = ShapeFacts.moments(flats);
+    int[][] boxes = flats.regions().boxes();
+    for (int r = 0; r < flats.regions().count(); r++) {
+      double score = score(flats, moments[r], r, boxes[r], head);
+      if (score > most) {
+        most = score;
+        best = r;
+      }
+    }
+    return best < 0 ? Optional.empty() : Optional.of(of(flats, best, boxes[best]));
+  }
+
+  private static double score(
+      FlatPicture flats, Moments moments, int region, int[] box, Optional<HeadFrame> head) {
+    if (flats.isLine(region)) {
+      return 0;
+    }
+    double place;
+    if (head.isPresent()) {
+      double size = head.get().headPixels() / flats.factor();
+      if (moments.area() < LEAST_OF_HEAD * size * size) {
+        return 0;
+      }
+      double x = (moments.centreX() + 0.5) * flats.factor() - 0.5;
+      double y = (moments.centreY() + 0.5) * flats.factor() - 0.5;
+      penmirror.core.geometry.Point at = new penmirror.core.geometry.Point(x, y);
+      double down = head.get().height(at);
+      double sideways = head.get().sideways(at);
+      place = Math.exp(-Math.pow(sideways / 0.3, 2) - Math.pow((down - 0.62) / 0.28, 2));
+    } else {
+      if (moments.area() < LEAST_FACE * flats.figureArea()) {
+        return 0;
+      }
+      int[] figure = flats.box();
+      double x = (moments.centreX() - figure[0]) / (figure[2] - figure[0]);
+      double y = (moments.centreY() - figure[1]) / (figure[3] - figure[1]);
+      place = Math.exp(-Math.pow((x - 0.5) / 0.3, 2) - Math.pow((y - 0.48) / 0.28, 2));
+    }
+    Mask mask = flats.mask(region, box);
+    boolean[] holes = holes(mask);
+    int filled = flats.regions().area(region);
+    for (boolean hole : holes) {
+      filled += hole ? 1 : 0;
+    }
+    int count = openedCount(holes, mask.width(), mask.height());
+    return filled / (double) flats.figureArea() * place * (1 + Math.min(4, count));
+  }
+
+  /** Pixels that a mask encloses. */
+  private static boolean[] holes(Mask mask) {
+    boolean[] outside = new boolean[mask.values().length];
+    for (int i = 0; i < outside.length; i++) {
+      outside[i] = !mask.values()[i];
+    }
+    Regions pieces = Regions.of(outside, mask.width(), mask.height());
+    int[][] boxes = pieces.boxes();
+    boolean[] holes = new boolean[outside.length];
+    for (int i = 0; i < holes.length; i++) {
+      if (pieces.at(i) >= 0) {
+        int[] box = boxes[pieces.at(i)];
+        holes[i] = box[0] > 0 && box[1] > 0 && box[2] < mask.width() && box[3] < mask.height();
+      }
+    }
+    return holes;
+  }
+
+  /** Pieces that are left when a cross of five pixels must fit in. */
+  private static int openedCount(boolean[] holes, int width, int height) {
+    int count = 0;
+    Regions pieces = Regions.of(holes, width, height);
+    boolean[] met = new boolean[pieces.count()];
+    for (int y = 1; y < height - 1; y++) {
+      for (int x = 1; x < width - 1; x++) {
+        int i = y * width + x;
+        boolean fits =
+            holes[i] && holes[i - 1] && holes[i + 1] && holes[i - width] && holes[i + width];
+        if (fits && !met[pieces.at(i)]) {
+          met[pieces.at(i)] = true;
+          count++;
+        }
+      }
+    }
+    return count;
+  }
+
+  private static FigureParts of(FlatPicture flats, int face, int[] box) {
+    int width = flats.width();
+    byte[] parts = new byte[width * flats.height()];
+    Mask mask = flats.mask(face, box);
+    boolean[] holes = holes(mask);
+    int left = Math.max(0, box[0] - 2);
+    int top = Math.max(0, box[1] - 2);
+    int area = 0;
+    for (int i = 0; i < holes.length; i++) {
+      int at = (top + i / mask.width()) * width + left + i % mask.width();
+      if (mask.values()[i] || holes[i]) {
+        parts[at] = (byte) (mask.values()[i] ? Part.FACE : Part.FEATURE).ordinal();
+        area++;
+      }
+    }
+    int skin = flats.regions().label(face);
+    double hairEnd = box[1] + HAIR_DOWN_TO * (box[3] - box[1]);
+    for (int i = 0; i < parts.length; i++) {
+      if (parts[i] != Part.NONE.ordinal() || !flats.figure().values()[i]) {
+        continue;
+      }
+      int y = i / width;
+      Part part =
+          flats.palette().labels()[i] == skin
+              ? Part.SKIN
+              : y < hairEnd ? Part.HAIR : y >= box[3] ? Part.CLOTH : Part.NONE;
+      parts[i] = (byte) part.ordinal();
+    }
+    return new FigureParts(flats, parts, skin, box, area);
+  }
+
+  public Part at(int pixel) {
+    return Part.values()[parts[pixel]];
+  }
+
+  boolean is(int pixel, Part part) {
+    return parts[pixel] == part.ordinal();
+  }
+
+  /** Label of the skin's flat colour. */
+  int skin() {
+    return skin;
+  }
+
+  /** Left, top, right, bottom of the face on the small copy. */
+  public int[] faceBox() {
+    return faceBox;
+  }
+
+  int faceArea() {
+    return faceArea;
+  }
+
+  int area(Part part) {
+    int count = 0;
+    for (byte value : parts) {
+      count += value == part.ordinal() ? 1 : 0;
+    }
+    return count;
+  }
+
+  /** Whether there is enough of a part to read it. */
+  boolean has(Part part) {
+    return area(part) >= LEAST_PART * flats.figureArea();
+  }
+
+  /**
+   * A thing lying in the face.
+   *
+   * @param right exclusive
+   */
+  record Feature(int area, double x, double y, int left, int right) {}
+
+  /** Features of the face that are more than specks. */
+  List<Feature> features() {
+    boolean[] set = new boolean[parts.length];
+    for (int i = 0; i < set.length; i++) {
+      set[i] = is(i, Part.FEATURE);
+    }
+    Regions pieces = Regions.of(set, flats.width(), flats.height());
+    double[][] sums = new double[pieces.count()][2];
+    for (int i = 0; i < set.length; i++) {
+      if (pieces.at(i) >= 0) {
+        sums[pieces.at(i)][0] += i % flats.width();
+        sums[pieces.at(i)][1] += i / flats.width();
+      }
+    }
+    int[][] boxes = pieces.boxes();
+    List<Feature> features = new ArrayList<>();
+    for (int p = 0; p < pieces.count(); p++) {
+      int area = pieces.area(p);
+      if (area >= 8 && area >= 0.0008 * faceArea) {
+        features.add(
+            new Feature(area, sums[p][0] / area, sums[p][1] / area, boxes[p][0], boxes[p][2]));
+      }
+    }
+    return features;
+  }
+}

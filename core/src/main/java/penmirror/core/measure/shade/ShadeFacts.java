@@ -1,0 +1,471 @@
+package penmirror.core.measure.shade;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.OkLabPlanes;
+import penmirror.core.measure.FigurePixels;
+import penmirror.core.measure.Findings;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.colour.Palette;
+import penmirror.core.measure.shade.ValueLevels.Level;
+import penmirror.core.raster.Distance;
+import penmirror.core.raster.Mask;
+import penmirror.core.statistics.Bootstrap;
+import penmirror.core.statistics.CircularSample;
+import penmirror.core.statistics.WeightedSample;
+
+/**
+ * What light and shadow say.
+ *
+ * <p>Every local colour is looked at for itself: the peaks of its lightness are its values, the
+ * heaviest is the base, what is darker is shadow and what is lighter highlight. Borders are walked
+ * square to their run.
+ */
+public final class ShadeFacts {
+  /** Smaller local colours tell no values. */
+  private static final double LEAST_MATERIAL = 0.004;
+
+  /** How far from the border of a local colour its pixels are looked at. */
+  private static final double DEPTH = 2.5;
+
+  /** At most so many places of a border are walked. */
+  private static final int LARGEST_BORDER = 400;
+
+  private static final double HAS_HUE = 0.03;
+
+  /** Hue that shadows are said to turn toward: between blue and violet in OKLCh. */
+  private static final double COOL = 285;
+
+  private static final int TILES = 12;
+
+  /** What a pixel is. */
+  public enum Tone {
+    NONE,
+    SHADOW,
+    BASE,
+    HIGHLIGHT
+  }
+
+  /**
+   * One place of a shadow's border, in pixels of the copy.
+   *
+   * @param lightX unit step toward the light
+   * @param widthPixels of the transition
+   */
+  public record Border(
+      double x, double y, double lightX, double lightY, double widthPixels, boolean hard) {}
+
+  private final OkLabPlanes colours;
+  private final int width;
+  private final int height;
+  private final Materials materials;
+  private final int figurePixels;
+  private final FigurePixels figure;
+  private final byte[] tones;
+  private final List<Border> borders = new ArrayList<>();
+
+  private ShadeFacts(Palette palette, FigurePixels figure, boolean[] ink) {
+    this.figure = figure;
+    colours = figure.colours();
+    width = palette.width();
+    height = palette.height();
+    materials = Materials.of(palette, ink);
+    figurePixels = figure.figure().count();
+    tones = new byte[width * height];
+  }
+
+  /**
+   * @param ink pixels of lines; not modified
+   */
+  public static ShadeFacts find(
+      Palette palette, FigurePixels figure, boolean[] ink, Findings findings) {
+    ShadeFacts facts = new ShadeFacts(palette, figure, ink);
+    if (facts.figurePixels == 0 || palette.swatches().isEmpty()) {
+      findings.absent(ShadeMeasures.ALL, Reason.NO_FIGURE);
+      return facts;
+    }
+    facts.values(findings);
+    facts.levels(findings);
+    return facts;
+  }
+
+  /** Tone of a pixel of the copy. */
+  public Tone tone(int pixel) {
+    return Tone.values()[tones[pixel]];
+  }
+
+  /** Places along the shadows' borders. */
+  public List<Border> borders() {
+    return List.copyOf(borders);
+  }
+
+  static double hueApart(OkLab one, OkLab other) {
+    return Math.abs(Math.IEEEremainder(hue(one) - hue(other), 360));
+  }
+
+  private static double hue(OkLab colour) {
+    return Math.toDegrees(Math.atan2(colour.b(), colour.a()));
+  }
+
+  private void values(Findings findings) {
+    int[] histogram = new int[1001];
+    double sum = 0;
+    double squares = 0;
+    for (int i = 0; i < tones.length; i++) {
+      if (figure.figure().values()[i]) {
+        double lightness = colours.lightness(i);
+        histogram[(int) Math.max(0, Math.min(1000, Math.round(lightness * 1000)))]++;
+        sum += lightness;
+        squares += lightness * lightness;
+      }
+    }
+    double dark = lightnessBelow(histogram, 0.05);
+    double light = lightnessBelow(histogram, 0.95);
+    findings.put(ShadeMeasures.VALUE_RANGE, light - dark);
+    findings.put(ShadeMeasures.VALUE_DARK, dark);
+    findings.put(ShadeMeasures.VALUE_LIGHT, light);
+    double mean = sum / figurePixels;
+    findings.put(
+        ShadeMeasures.CONTRAST, Math.sqrt(Math.max(0, squares / figurePixels - mean * mean)));
+  }
+
+  private double lightnessBelow(int[] histogram, double share) {
+    int sum = 0;
+    for (int i = 0; i < histogram.length; i++) {
+      sum += histogram[i];
+      if (sum >= share * figurePixels) {
+        return i / 1000.0;
+      }
+    }
+    return 1;
+  }
+
+  /** Values of each local colour that is large enough; others stay null. */
+  private @Nullable ValueLevels[] levelsOfMaterials() {
+    boolean[] inner = new boolean[tones.length];
+    for (int i = 0; i < inner.length; i++) {
+      int here = materials.at(i);
+      int x = i % width;
+      inner[i] =
+          here >= 0
+              && (x == 0 || materials.at(i - 1) == here)
+              && (x == width - 1 || materials.at(i + 1) == here)
+              && (i < width || materials.at(i - width) == here)
+              && (i + width >= inner.length || materials.at(i + width) == here);
+    }
+    float[] depth = Distance.toOutside(new Mask(width, height, inner)).values();
+    int[] starts = new int[materials.count() + 1];
+    for (int i = 0; i < depth.length; i++) {
+      if (materials.at(i) >= 0 && depth[i] > DEPTH - 1) {
+        starts[materials.at(i) + 1]++;
+      }
+    }
+    for (int m = 0; m < materials.count(); m++) {
+      starts[m + 1] += starts[m];
+    }
+    int[] pixels = new int[starts[materials.count()]];
+    int[] next = starts.clone();
+    for (int i = 0; i < depth.length; i++) {
+      if (materials.at(i) >= 0 && depth[i] > DEPTH - 1) {
+        pixels[next[materials.at(i)]++] = i;
+      }
+    }
+    @Nullable ValueLevels[] levels = new ValueLevels[materials.count()];
+    for (int m = 0; m < levels.length; m++) {
+      if (materials.area(m) >= LEAST_MATERIAL * figurePixels) {
+        int[] own = java.util.Arrays.copyOfRange(pixels, starts[m], starts[m + 1]);
+        levels[m] = ValueLevels.of(colours, own, own.length);
+      }
+    }
+    return levels;
+  }
+
+  private void levels(Findings findings) {
+    @Nullable ValueLevels[] levels = levelsOfMaterials();
+    paintTones(levels);
+    double area = 0;
+    double steps = 0;
+    double shaded = 0;
+    double smooth = 0;
+    WeightedSample.Builder lightness = WeightedSample.builder();
+    WeightedSample.Builder chroma = WeightedSample.builder();
+    WeightedSample.Builder hue = WeightedSample.builder();
+    WeightedSample.Builder glow = WeightedSample.builder();
+    List<double[]> counts = new ArrayList<>();
+    for (int m = 0; m < levels.length; m++) {
+      ValueLevels of = levels[m];
+      if (of == null) {
+        continue;
+      }
+      double own = materials.area(m);
+      int number = of.levels().size();
+      area += own;
+      steps += own * number;
+      shaded += number > 1 ? own : 0;
+      smooth += own * of.smooth();
+      counts.add(new double[] {own * number, own});
+      for (int k = 1; k < number; k++) {
+        Level dark = of.levels().get(k - 1);
+        Level light = of.levels().get(k);
+        double weight = own * Math.min(dark.share(), light.share());
+        if (k > of.base()) {
+          glow.add(light.colour().lightness() - dark.colour().lightness(), weight);
+        } else {
+          lightness.add(dark.colour().lightness() - light.colour().lightness(), weight);
+          if (Math.min(dark.colour().chroma(), light.colour().chroma()) > HAS_HUE) {
+            chroma.add(dark.colour().chroma() / light.colour().chroma(), weight);
+            hue.add(turnToCool(light.colour(), dark.colour()), weight);
+          }
+        }
+      }
+    }
+    if (area == 0) {
+      findings.absent(ShadeMeasures.STEPS, Reason.TOO_LITTLE);
+      findings.absent(ShadeMeasures.OF_SHADOW, Reason.NO_SHADING);
+      findings.absent(List.of(ShadeMeasures.HIGHLIGHT_STEP), Reason.NO_HIGHLIGHT);
+      findings.absent(
+          List.of(
+              ShadeMeasures.SHADED,
+              ShadeMeasures.COVER,
+              ShadeMeasures.GRADIENT,
+              ShadeMeasures.HIGHLIGHT),
+          Reason.TOO_LITTLE);
+      return;
+    }
+    double[] parts = counts.stream().mapToDouble(c -> c[0]).toArray();
+    double[] wholes = counts.stream().mapToDouble(c -> c[1]).toArray();
+    findings.put(ShadeMeasures.STEPS, steps / area, Bootstrap.errorOfRatio(parts, wholes));
+    findings.put(ShadeMeasures.SHADED, shaded / area);
+    findings.put(ShadeMeasures.GRADIENT, smooth / area);
+    cover(findings, ShadeMeasures.COVER, Tone.SHADOW);
+    cover(findings, ShadeMeasures.HIGHLIGHT, Tone.HIGHLIGHT);
+    put(findings, ShadeMeasures.HIGHLIGHT_STEP, glow.build(), Reason.NO_HIGHLIGHT);
+    WeightedSample step = lightness.build();
+    if (step.size() == 0) {
+      findings.absent(ShadeMeasures.OF_SHADOW, Reason.NO_SHADING);
+      return;
+    }
+    put(findings, ShadeMeasures.LIGHTNESS_STEP, step, Reason.NO_SHADING);
+    put(findings, ShadeMeasures.CHROMA_RATIO, chroma.build(), Reason.NO_HUE);
+    put(findings, ShadeMeasures.HUE_TURN, hue.build(), Reason.NO_HUE);
+    borders(levels, findings);
+    texture(levels, findings);
+  }
+
+  private static void put(
+      Findings findings,
+      penmirror.core.measure.Measure measure,
+      WeightedSample sample,
+      Reason otherwise) {
+    if (sample.size() == 0) {
+      findings.absent(measure, otherwise);
+    } else {
+      findings.put(measure, sample.median(), sample.medianError());
+    }
+  }
+
+  /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
+  private static double turnToCool(OkLab light, OkLab dark) {
+    double turn = Math.IEEEremainder(hue(dark) - hue(light), 360);
+    double toCool = Math.IEEEremainder(COOL - hue(light), 360);
+    return toCool >= 0 ? turn : -turn;
+  }
+
+  private void paintTones(@Nullable ValueLevels[] levels) {
+    for (int i = 0; i < tones.length; i++) {
+      ValueLevels of = materials.at(i) < 0 ? null : levels[materials.at(i)];
+      if (of != null) {
+        double lightness = colours.lightness(i);
+        Tone tone =
+            lightness < of.shadowBelow()
+                ? Tone.SHADOW
+                : lightness > of.highlightAbove() ? Tone.HIGHLIGHT : Tone.BASE;
+        tones[i] = (byte) tone.ordinal();
+      }
+    }
+  }
+
+  /** Share of all pixels with a tone that have this one, with its error over tiles. */
+  private void cover(Findings findings, penmirror.core.measure.Measure measure, Tone tone) {
+    double[] parts = new double[TILES * TILES];
+    double[] wholes = new double[TILES * TILES];
+    double part = 0;
+    double whole = 0;
+    for (int i = 0; i < tones.length; i++) {
+      if (tones[i] != Tone.NONE.ordinal()) {
+        int tile =
+            (int) ((long) (i / width) * TILES / height) * TILES + (i % width) * TILES / width;
+        wholes[tile]++;
+        whole++;
+        if (tones[i] == tone.ordinal()) {
+          parts[tile]++;
+          part++;
+        }
+      }
+    }
+    findings.put(measure, part / whole, Bootstrap.errorOfRatio(parts, wholes));
+  }
+
+  /** Edge width, hardness, saturated strip and direction of the light, along shadows' borders. */
+  private void borders(@Nullable ValueLevels[] levels, Findings findings) {
+    int[][] places = borderPixels(levels);
+    ShadowEdge edge = new ShadowEdge(colours, width, height);
+    double unit = figure.unitPixels() / figure.factor();
+    double reach = 0.14 * unit;
+    double hardBelow = Math.max(2.5, 0.007 * unit);
+    WeightedSample.Builder widths = WeightedSample.builder();
+    WeightedSample.Builder strips = WeightedSample.builder();
+    double east = 0;
+    double north = 0;
+    double directions = 0;
+    double hard = 0;
+    double walked = 0;
+    for (int m = 0; m < levels.length; m++) {
+      ValueLevels of = levels[m];
+      if (of == null || of.base() == 0 || places[m].length == 0) {
+        continue;
+      }
+      Level dark = of.levels().get(of.base() - 1);
+      Level light = of.levels().get(of.base());
+      int stride = Math.max(1, places[m].length / LARGEST_BORDER);
+      WeightedSample.Builder own = WeightedSample.builder();
+      double strip = 0;
+      int stripCount = 0;
+      for (int k = 0; k < places[m].length; k += stride) {
+        double[] step = edge.towardLight(places[m][k]);
+        double length = Math.hypot(step[0], step[1]);
+        if (length == 0) {
+          continue;
+        }
+        double nx = step[0] / length;
+        double ny = step[1] / length;
+        // Clockwise from straight above; y runs down.
+        east += stride * -ny;
+        north += stride * nx;
+        directions += stride;
+        ShadowEdge.Profile profile =
+            edge.across(
+                places[m][k], nx, ny, dark.colour().lightness(), light.colour().lightness(), reach);
+        if (profile != null) {
+          boolean isHard = profile.widthPixels() <= hardBelow;
+          own.add(profile.widthPixels(), 1);
+          walked += stride;
+          hard += isHard ? stride : 0;
+          strip += profile.chroma();
+          stripCount++;
+          borders.add(
+              new Border(
+                  places[m][k] % width,
+                  places[m][k] / width,
+                  nx,
+                  ny,
+                  profile.widthPixels(),
+                  isHard));
+        }
+      }
+      WeightedSample sample = own.build();
+      if (sample.size() > 0) {
+        widths.add(sample.median() * figure.factor(), places[m].length);
+        double mean = (dark.colour().chroma() + light.colour().chroma()) / 2;
+        if (mean > HAS_HUE) {
+          strips.add(strip / stripCount / mean, places[m].length);
+        }
+      }
+    }
+    put(findings, ShadeMeasures.EDGE, widths.build(), Reason.TOO_LITTLE);
+    put(findings, ShadeMeasures.RIM, strips.build(), Reason.NO_HUE);
+    if (walked > 0) {
+      findings.put(ShadeMeasures.HARD, hard / walked);
+    } else {
+      findings.absent(ShadeMeasures.HARD, Reason.TOO_LITTLE);
+    }
+    if (directions > 0) {
+      CircularSample from = CircularSample.ofSums(east, north, directions);
+      findings.put(ShadeMeasures.LIGHT_FROM, from.meanDegrees());
+      findings.put(ShadeMeasures.LIGHT_SPREAD, from.deviationDegrees());
+    } else {
+      findings.absent(
+          List.of(ShadeMeasures.LIGHT_FROM, ShadeMeasures.LIGHT_SPREAD), Reason.TOO_LITTLE);
+    }
+  }
+
+  /** Shadow pixels that touch the light of their own local colour, by local colour. */
+  private int[][] borderPixels(@Nullable ValueLevels[] levels) {
+    int[] counts = new int[levels.length];
+    int[] all = new int[1024];
+    int n = 0;
+    for (int i = width; i < tones.length - width; i++) {
+      if (tones[i] == Tone.SHADOW.ordinal() && touchesLight(i)) {
+        if (n == all.length) {
+          all = java.util.Arrays.copyOf(all, 2 * n);
+        }
+        all[n++] = i;
+        counts[materials.at(i)]++;
+      }
+    }
+    int[][] places = new int[levels.length][];
+    for (int m = 0; m < levels.length; m++) {
+      places[m] = new int[counts[m]];
+    }
+    int[] next = new int[levels.length];
+    for (int k = 0; k < n; k++) {
+      int m = materials.at(all[k]);
+      places[m][next[m]++] = all[k];
+    }
+    return places;
+  }
+
+  private boolean touchesLight(int i) {
+    int here = materials.at(i);
+    for (int neighbour : new int[] {i - 1, i + 1, i - width, i + width}) {
+      if (materials.at(neighbour) == here
+          && (tones[neighbour] == Tone.BASE.ordinal()
+              || tones[neighbour] == Tone.HIGHLIGHT.ordinal())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Fine detail: how far a pixel lies off the mean of its neighbours, away from every border. */
+  private void texture(@Nullable ValueLevels[] levels, Findings findings) {
+    double[] sums = new double[Tone.values().length];
+    double[] counts = new double[sums.length];
+    for (int y = 2; y < height - 2; y++) {
+      for (int x = 2; x < width - 2; x++) {
+        int i = y * width + x;
+        int tone = tones[i];
+        boolean inside =
+            tone != Tone.NONE.ordinal()
+                && tones[i - 2] == tone
+                && tones[i + 2] == tone
+                && tones[i - 2 * width] == tone
+                && tones[i + 2 * width] == tone;
+        if (inside && levels[materials.at(i)] != null) {
+          double around =
+              (colours.lightness(i - 1)
+                      + colours.lightness(i + 1)
+                      + colours.lightness(i - width)
+                      + colours.lightness(i + width))
+                  / 4;
+          sums[tone] += Math.abs(colours.lightness(i) - around);
+          counts[tone]++;
+        }
+      }
+    }
+    double lit = mean(sums, counts, Tone.BASE);
+    double dark = mean(sums, counts, Tone.SHADOW);
+    if (lit + dark > 0.001 && counts[Tone.SHADOW.ordinal()] > 0) {
+      findings.put(ShadeMeasures.TEXTURE, dark / (lit + dark));
+    } else {
+      findings.absent(ShadeMeasures.TEXTURE, Reason.TOO_LITTLE);
+    }
+  }
+
+  private static double mean(double[] sums, double[] counts, Tone tone) {
+    double count = counts[tone.ordinal()];
+    return count == 0 ? 0 : sums[tone.ordinal()] / count;
+  }
+}
