@@ -8,6 +8,7 @@ import penmirror.core.raster.Mask;
 import penmirror.core.raster.Morphology;
 import penmirror.core.raster.Picture;
 import penmirror.core.raster.Plane;
+import penmirror.core.statistics.WeightedSample;
 
 /**
  * Finds the drawn lines of a picture and reads their width.
@@ -36,8 +37,14 @@ public final class LineReader {
   /** A wider search that finds less than this times the length before ends the searching. */
   private static final double STILL_GROWING = 1.1;
 
-  /** The search for the radius runs on a copy of at most about this many pixels. */
+  /** The search for wide lines runs on a copy of at most about this many pixels. */
   private static final int COARSE_PIXELS = 250_000;
+
+  /** The search for thin lines, which a smaller copy would lose. */
+  private static final int FINE_PIXELS = 1_200_000;
+
+  /** Radii up to this share are sought on the fine copy. */
+  private static final double FINE_UP_TO = 0.006;
 
   /** Least darkness against both sides, on encoded luma. */
   private static final float LEAST_CONTRAST = 0.035f;
@@ -49,17 +56,25 @@ public final class LineReader {
    * A line this wide is read well within a hundredth, so pictures with wider lines are read on a
    * smaller copy. Raising it costs time and wins nothing that a hand could draw.
    */
-  private static final double ENOUGH_WIDTH_PIXELS = 10;
+  private static final double ENOUGH_WIDTH_PIXELS = 6;
+
+  /** The thinnest tenth must keep this width on the smaller copy. */
+  private static final double ENOUGH_THIN_PIXELS = 3;
 
   /** Lines of a picture, or empty when it has none. The picture is not modified. */
   public Optional<DrawnLines> read(Picture picture) {
-    int factor = (int) Math.ceil(Math.sqrt(picture.pixelCount() / (double) COARSE_PIXELS));
-    Optional<Search> found = search(luma(picture.shrunk(factor)));
+    Optional<Search> found = search(picture);
     if (found.isEmpty()) {
       return Optional.empty();
     }
-    Search search = found.get().times(factor);
-    int shrink = Math.max(1, (int) (search.widthPixels() / ENOUGH_WIDTH_PIXELS));
+    Search search = found.get();
+    int shrink =
+        (int)
+            Math.max(
+                1,
+                Math.min(
+                    search.widthPixels() / ENOUGH_WIDTH_PIXELS,
+                    search.thinPixels() / ENOUGH_THIN_PIXELS));
     Picture working = picture.shrunk(shrink);
     int radius = Math.max(2, (int) Math.round(search.radiusPixels() / shrink));
     List<Stroke> strokes = strokes(luma(working), radius);
@@ -72,30 +87,42 @@ public final class LineReader {
   }
 
   /**
-   * How wide to look.
+   * How wide to look, in pixels of the picture.
    *
    * @param radiusPixels half the widest line
    * @param widthPixels rough median width
+   * @param thinPixels rough width that a tenth of the length lies below
    */
-  private record Search(double radiusPixels, double widthPixels) {
-    Search times(double factor) {
-      return new Search(radiusPixels * factor, widthPixels * factor);
+  private record Search(double radiusPixels, double widthPixels, double thinPixels) {}
+
+  /** One try of the search. Lengths and radius in pixels of the picture. */
+  private record Try(List<Stroke> strokes, int factor, int radius) {
+    double length() {
+      return factor * LineReader.length(strokes);
     }
   }
 
   /** Empty when no radius finds lines. */
-  private static Optional<Search> search(Plane luma) {
-    int longer = Math.max(luma.width(), luma.height());
-    List<List<Stroke>> found = new ArrayList<>();
-    int[] radii = new int[RADIUS_SHARES.length];
+  private static Optional<Search> search(Picture picture) {
+    int fineFactor = factor(picture, FINE_PIXELS);
+    int coarseFactor = factor(picture, COARSE_PIXELS);
+    Plane fine = luma(picture.shrunk(fineFactor));
+    Plane coarse = coarseFactor == fineFactor ? fine : luma(picture.shrunk(coarseFactor));
+    int longer = Math.max(picture.widthPixels(), picture.heightPixels());
+    List<Try> tries = new ArrayList<>();
     double longest = 0;
-    for (int i = 0; i < radii.length; i++) {
-      radii[i] = Math.max(2, (int) Math.round(RADIUS_SHARES[i] * longer));
-      boolean again = i > 0 && radii[i] == radii[i - 1];
-      found.add(again ? found.get(i - 1) : strokes(luma, radii[i]));
-      longest = Math.max(longest, length(found.get(i)));
-      boolean grown = i == 0 || length(found.get(i)) > STILL_GROWING * length(found.get(i - 1));
-      if (longest > 0 && !again && !grown) {
+    for (double share : RADIUS_SHARES) {
+      int factor = share <= FINE_UP_TO ? fineFactor : coarseFactor;
+      int radius = Math.max(2, (int) Math.round(share * longer / factor));
+      Try last = tries.isEmpty() ? null : tries.get(tries.size() - 1);
+      if (last != null && last.radius * last.factor >= radius * factor) {
+        continue; // As wide has been tried.
+      }
+      tries.add(new Try(strokes(factor == fineFactor ? fine : coarse, radius), factor, radius));
+      Try here = tries.get(tries.size() - 1);
+      boolean grown = last == null || here.length() > STILL_GROWING * last.length();
+      longest = Math.max(longest, here.length());
+      if (longest > 0 && !grown) {
         break;
       }
     }
@@ -103,14 +130,23 @@ public final class LineReader {
       return Optional.empty();
     }
     int chosen = 0;
-    while (length(found.get(chosen)) < ENOUGH_OF_LONGEST * longest) {
+    while (tries.get(chosen).length() < ENOUGH_OF_LONGEST * longest) {
       chosen++;
     }
-    List<Stroke> strokes = found.get(chosen);
+    Try best = tries.get(chosen);
+    WeightedSample widths = LineFacts.clearWidths(best.strokes);
     // Room beyond the thickest lines, so that their own junctions still fill.
-    double wanted = 0.9 * LineFacts.clearWidths(strokes).quantile(0.95);
-    double radius = Math.max(radii[chosen] * 0.6, Math.min(radii[chosen] * 1.5, wanted));
-    return Optional.of(new Search(radius, LineFacts.clearWidths(strokes).quantile(0.5)));
+    double wanted = 0.9 * widths.quantile(0.95);
+    double radius = Math.max(best.radius * 0.6, Math.min(best.radius * 1.5, wanted));
+    return Optional.of(
+        new Search(
+            best.factor * radius,
+            best.factor * widths.quantile(0.5),
+            best.factor * widths.quantile(0.1)));
+  }
+
+  private static int factor(Picture picture, int pixels) {
+    return (int) Math.ceil(Math.sqrt(picture.pixelCount() / (double) pixels));
   }
 
   private static double length(List<Stroke> strokes) {

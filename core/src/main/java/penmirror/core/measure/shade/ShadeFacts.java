@@ -13,7 +13,6 @@ import penmirror.core.measure.shade.ValueLevels.Level;
 import penmirror.core.raster.Distance;
 import penmirror.core.raster.Mask;
 import penmirror.core.statistics.Bootstrap;
-import penmirror.core.statistics.CircularSample;
 import penmirror.core.statistics.WeightedSample;
 
 /**
@@ -176,7 +175,7 @@ public final class ShadeFacts {
     for (int m = 0; m < levels.length; m++) {
       if (materials.area(m) >= LEAST_MATERIAL * figurePixels) {
         int[] own = java.util.Arrays.copyOfRange(pixels, starts[m], starts[m + 1]);
-        levels[m] = ValueLevels.of(colours, own, own.length);
+        levels[m] = ValueLevels.of(colours, width, own);
       }
     }
     return levels;
@@ -251,6 +250,7 @@ public final class ShadeFacts {
     put(findings, ShadeMeasures.CHROMA_RATIO, chroma.build(), Reason.NO_HUE);
     put(findings, ShadeMeasures.HUE_TURN, hue.build(), Reason.NO_HUE);
     borders(levels, findings);
+    LightDirection.find(materials, levels, tones, width, height, findings);
     texture(levels, findings);
   }
 
@@ -317,9 +317,6 @@ public final class ShadeFacts {
     double hardBelow = Math.max(2.5, 0.007 * unit);
     WeightedSample.Builder widths = WeightedSample.builder();
     WeightedSample.Builder strips = WeightedSample.builder();
-    double east = 0;
-    double north = 0;
-    double directions = 0;
     double hard = 0;
     double walked = 0;
     for (int m = 0; m < levels.length; m++) {
@@ -341,10 +338,6 @@ public final class ShadeFacts {
         }
         double nx = step[0] / length;
         double ny = step[1] / length;
-        // Clockwise from straight above; y runs down.
-        east += stride * -ny;
-        north += stride * nx;
-        directions += stride;
         ShadowEdge.Profile profile =
             edge.across(
                 places[m][k], nx, ny, dark.colour().lightness(), light.colour().lightness(), reach);
@@ -380,14 +373,6 @@ public final class ShadeFacts {
       findings.put(ShadeMeasures.HARD, hard / walked);
     } else {
       findings.absent(ShadeMeasures.HARD, Reason.TOO_LITTLE);
-    }
-    if (directions > 0) {
-      CircularSample from = CircularSample.ofSums(east, north, directions);
-      findings.put(ShadeMeasures.LIGHT_FROM, from.meanDegrees());
-      findings.put(ShadeMeasures.LIGHT_SPREAD, from.deviationDegrees());
-    } else {
-      findings.absent(
-          List.of(ShadeMeasures.LIGHT_FROM, ShadeMeasures.LIGHT_SPREAD), Reason.TOO_LITTLE);
     }
   }
 

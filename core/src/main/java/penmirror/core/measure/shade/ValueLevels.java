@@ -29,12 +29,19 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
   /** A flat value stands out of its surroundings; the top of a gradient does not. */
   private static final double PROMINENT = 0.5;
 
+  /** A change of lightness over twice this many pixels that is no grain. */
+  private static final double SLOPING = 0.01;
+
+  private static final int REACH = 4;
+  private static final double MOSTLY = 0.6;
+
   private static final double NEAR = 0.007;
   private static final double ON_FLAT = 0.010;
 
   /** Null when there are no pixels. */
   static @org.jspecify.annotations.Nullable ValueLevels of(
-      OkLabPlanes colours, int[] pixels, int n) {
+      OkLabPlanes colours, int width, int[] pixels) {
+    int n = pixels.length;
     if (n == 0) {
       return null;
     }
@@ -46,7 +53,7 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
     for (int b = 1; b + 1 < bins.length; b++) {
       runs[b] = bins[b - 1] + bins[b] + bins[b + 1];
     }
-    List<Integer> peaks = peaks(runs, n);
+    List<Integer> peaks = withoutTransitions(colours, width, pixels, runs, peaks(runs, n));
     int[] masses = new int[peaks.size()];
     double[][] sums = new double[peaks.size()][4];
     int off = 0;
@@ -121,6 +128,46 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
       }
     }
     return peaks;
+  }
+
+  /**
+   * A strip along a soft border makes a bump half way between its two values. What lies between two
+   * others is a value of its own only where it stands out and lies flat.
+   */
+  private static List<Integer> withoutTransitions(
+      OkLabPlanes colours, int width, int[] pixels, double[] runs, List<Integer> peaks) {
+    if (peaks.size() < 3) {
+      return peaks;
+    }
+    int[] all = new int[peaks.size()];
+    int[] sloping = new int[peaks.size()];
+    for (int pixel : pixels) {
+      int peak = nearest(peaks, colours.lightness(pixel));
+      all[peak]++;
+      sloping[peak] += slope(colours, width, pixel) > SLOPING ? 1 : 0;
+    }
+    List<Integer> kept = new ArrayList<>();
+    for (int p = 0; p < peaks.size(); p++) {
+      int peak = peaks.get(p);
+      boolean between =
+          peaks.stream().anyMatch(other -> other < peak)
+              && peaks.stream().anyMatch(other -> other > peak);
+      boolean slopes = sloping[p] > MOSTLY * all[p];
+      if (!between || isProminent(runs, peak) && !slopes) {
+        kept.add(peak);
+      }
+    }
+    return kept;
+  }
+
+  /** Change of lightness across a few pixels, level and upright together. */
+  private static double slope(OkLabPlanes colours, int width, int pixel) {
+    int left = Math.max(0, pixel - REACH);
+    int right = Math.min(colours.size() - 1, pixel + REACH);
+    int above = Math.max(pixel % width, pixel - REACH * width);
+    int below = Math.min(colours.size() - width + pixel % width, pixel + REACH * width);
+    return Math.abs(colours.lightness(right) - colours.lightness(left))
+        + Math.abs(colours.lightness(below) - colours.lightness(above));
   }
 
   private static boolean isApart(double[] runs, int peak, int other) {
