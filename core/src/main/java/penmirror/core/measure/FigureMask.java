@@ -3,10 +3,12 @@ package penmirror.core.measure;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.raster.Distance;
 import penmirror.core.raster.Mask;
+import penmirror.core.raster.Picture;
 
 /**
  * Tells the figure from a plain or nearly plain background by flooding from the border.
@@ -41,6 +43,22 @@ public final class FigureMask {
   private FigureMask(int width, int height) {
     this.width = width;
     this.height = height;
+  }
+
+  /** Least share that must be see-through for transparency to tell the figure. */
+  private static final double LEAST_CLEAR = 0.01;
+
+  /** What is covered by more than half, where enough of the picture is see-through. */
+  static Optional<Mask> covered(Picture picture) {
+    boolean[] set = new boolean[picture.pixelCount()];
+    int clear = 0;
+    for (int i = 0; i < set.length; i++) {
+      set[i] = picture.coverage(i) >= 0.5;
+      clear += set[i] ? 0 : 1;
+    }
+    return clear < LEAST_CLEAR * set.length
+        ? Optional.empty()
+        : Optional.of(new Mask(picture.widthPixels(), picture.heightPixels(), set));
   }
 
   static Mask of(OkLabPlanes colours, int width, int height) {

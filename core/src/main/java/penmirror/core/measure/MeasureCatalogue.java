@@ -41,6 +41,25 @@ public final class MeasureCatalogue {
     return Optional.ofNullable(BY_KEY.get(key));
   }
 
+  /** Of those read from pixels the few that are told first, where there is no room for all. */
+  public static List<Measure> toldFirst() {
+    return List.of(
+        LineMeasures.WIDTH,
+        LineMeasures.VARIATION,
+        LineMeasures.TAPER,
+        LineMeasures.OUTLINE_INNER,
+        LineMeasures.DARKNESS,
+        LineMeasures.SPOT_BLACK,
+        ShadeMeasures.STEPS,
+        ShadeMeasures.COVER,
+        ShadeMeasures.LIGHTNESS_STEP,
+        ShadeMeasures.HUE_TURN,
+        ShadeMeasures.EDGE,
+        ShadeMeasures.VALUE_RANGE,
+        ColourMeasures.PALETTE_SIZE,
+        ColourMeasures.CHROMA);
+  }
+
   /** Every measure read from one picture, in the catalogue's order. */
   public static Map<Measure, MeasureResult> readAll(Evidence evidence) {
     Map<Measure, MeasureResult> results = new LinkedHashMap<>();

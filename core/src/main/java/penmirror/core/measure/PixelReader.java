@@ -85,14 +85,19 @@ public final class PixelReader {
    * @throws CancellationException when {@code progress} throws it
    */
   public PixelReadings read(Picture picture, Marks marks, Progress progress) {
-    return look(picture, marks, progress).readings();
+    return look(picture, marks, List.of(), progress).readings();
   }
 
-  /** The readings with all that they were read from, for showing where each comes from. */
-  public PixelEvidence look(Picture picture, Marks marks, Progress progress) {
+  /**
+   * The readings with all that they were read from, for showing where each comes from.
+   *
+   * @param edits corrections of the figure by hand, in the order they were made
+   */
+  public PixelEvidence look(
+      Picture picture, Marks marks, List<FigureEdit> edits, Progress progress) {
     Findings findings = new Findings();
     progress.begins(Step.FIGURE);
-    FigurePixels figure = figure(picture);
+    FigurePixels figure = figure(picture, edits);
 
     progress.begins(Step.LINES);
     Optional<DrawnLines> lines = new LineReader().read(picture);
@@ -128,13 +133,20 @@ public final class PixelReader {
     return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts);
   }
 
-  private static FigurePixels figure(Picture picture) {
+  private static FigurePixels figure(Picture picture, List<FigureEdit> edits) {
     int factor = Math.max(1, (int) Math.sqrt(picture.pixelCount() / (double) COARSE_PIXELS));
     Picture coarse = picture.shrunk(factor);
     OkLabPlanes colours = OkLabPlanes.of(coarse.pixelCount(), coarse::rgb);
     int width = coarse.widthPixels();
     int height = coarse.heightPixels();
-    Mask figure = FigureMask.of(colours, width, height);
+    Mask found =
+        coarse.hasTransparency()
+            ? FigureMask.covered(coarse).orElseGet(() -> FigureMask.of(colours, width, height))
+            : FigureMask.of(colours, width, height);
+    Mask figure =
+        edits.isEmpty()
+            ? found
+            : new FigureSketch(colours, width, height, factor).applied(found, edits);
     OkLab background = FigureMask.borderColour(colours, width, height);
     return new FigurePixels(picture, factor, coarse, colours, figure, background);
   }

@@ -23,6 +23,7 @@ public enum Unit {
   LOG_SHARE("log share", 2),
   HEADS_PER_HEAD("per head", 1),
   FIGURES_PER_FIGURE("per figure", 1),
+  EQUAL_COLOURS("equal colours", 1),
   PLACES("places", 0),
   LEVELS("values", 1),
   COLOURS("colours", 0);
@@ -43,5 +44,18 @@ public enum Unit {
   /** Decimals worth showing: no more than a steady hand can mark. */
   public int decimals() {
     return decimals;
+  }
+
+  /** The least a value of this unit can be; minus infinity where there is none. */
+  public double least() {
+    return switch (this) {
+      case SHARE, CHROMA, COLOURS, PLACES, COLOUR_STEP -> 0;
+      default -> Double.NEGATIVE_INFINITY;
+    };
+  }
+
+  /** The most a value of this unit can be; infinity where there is none. */
+  public double most() {
+    return this == SHARE ? 1 : Double.POSITIVE_INFINITY;
   }
 }

@@ -1,21 +1,32 @@
 package penmirror.core.raster;
 
 import java.awt.image.BufferedImage;
+import java.util.Arrays;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A decoded picture, upright, 8 bits a channel, encoded sRGB. Immutable once made.
  *
- * <p>Transparent pixels are laid on white, since a drawing is read as ink on paper.
+ * <p>Transparent pixels are laid on white, since a drawing is read as ink on paper; where the paper
+ * shows through is remembered, since it tells the figure exactly.
  */
 public final class Picture {
   private final int widthPixels;
   private final int heightPixels;
   private final int[] rgb;
 
+  /** Coverage of each pixel, 0 to 255; null where the picture covers everything. */
+  private final byte @Nullable [] alpha;
+
   /**
    * @param rgb row-major 0xRRGGBB, one per pixel; taken over, not copied
    */
   Picture(int widthPixels, int heightPixels, int[] rgb) {
+    this(widthPixels, heightPixels, rgb, null);
+  }
+
+  private Picture(int widthPixels, int heightPixels, int[] rgb, byte @Nullable [] alpha) {
     if (widthPixels <= 0 || heightPixels <= 0 || rgb.length != widthPixels * heightPixels) {
       throw new IllegalArgumentException(
           "A picture of " + widthPixels + " x " + heightPixels + " got " + rgb.length + " pixels");
@@ -23,16 +34,26 @@ public final class Picture {
     this.widthPixels = widthPixels;
     this.heightPixels = heightPixels;
     this.rgb = rgb;
+    this.alpha = alpha;
   }
 
   public static Picture from(BufferedImage image) {
     int width = image.getWidth();
     int height = image.getHeight();
     int[] rgb = Pixels.of(image);
+    byte[] alpha = null;
     for (int i = 0; i < rgb.length; i++) {
+      int coverage = rgb[i] >>> 24;
+      if (coverage < 255 && alpha == null) {
+        alpha = new byte[rgb.length];
+        Arrays.fill(alpha, 0, i, (byte) 255);
+      }
+      if (alpha != null) {
+        alpha[i] = (byte) coverage;
+      }
       rgb[i] = onWhite(rgb[i]);
     }
-    return new Picture(width, height, rgb);
+    return new Picture(width, height, rgb, alpha);
   }
 
   /**
@@ -40,6 +61,16 @@ public final class Picture {
    */
   public static Picture of(int widthPixels, int heightPixels, int[] rgb) {
     return new Picture(widthPixels, heightPixels, rgb);
+  }
+
+  /** Whether paper shows through somewhere. */
+  public boolean hasTransparency() {
+    return alpha != null;
+  }
+
+  /** Share of a pixel that is covered, [0, 1]; 1 everywhere in a picture without transparency. */
+  public double coverage(int index) {
+    return alpha == null ? 1 : (alpha[index] & 255) / 255.0;
   }
 
   public int widthPixels() {
@@ -70,12 +101,21 @@ public final class Picture {
     int width = (widthPixels + factor - 1) / factor;
     int height = (heightPixels + factor - 1) / factor;
     int[] small = new int[width * height];
-    for (int y = 0; y < height; y++) {
-      for (int x = 0; x < width; x++) {
-        small[y * width + x] = blockMean(x * factor, y * factor, factor);
-      }
-    }
-    return new Picture(width, height, small);
+    byte[] coverage = alpha == null ? null : new byte[width * height];
+    IntStream.range(0, height)
+        .parallel()
+        .forEach(
+            y -> {
+              for (int x = 0; x < width; x++) {
+                small[y * width + x] = blockMean(x * factor, y * factor, factor);
+                if (coverage != null && alpha != null) {
+                  int cx = Math.min(widthPixels - 1, x * factor + factor / 2);
+                  int cy = Math.min(heightPixels - 1, y * factor + factor / 2);
+                  coverage[y * width + x] = alpha[cy * widthPixels + cx];
+                }
+              }
+            });
+    return new Picture(width, height, small, coverage);
   }
 
   /**
@@ -102,10 +142,14 @@ public final class Picture {
               + heightPixels);
     }
     int[] part = new int[w * h];
+    byte[] coverage = alpha == null ? null : new byte[w * h];
     for (int y = 0; y < h; y++) {
       System.arraycopy(rgb, (top + y) * widthPixels + left, part, y * w, w);
+      if (alpha != null && coverage != null) {
+        System.arraycopy(alpha, (top + y) * widthPixels + left, coverage, y * w, w);
+      }
     }
-    return new Picture(w, h, part);
+    return new Picture(w, h, part, coverage);
   }
 
   public BufferedImage toImage() {

@@ -43,7 +43,6 @@ public record Fix(
     LINE,
     VALUES,
     EDGES,
-    SHAPES,
     PARTS,
     COLOURS;
 

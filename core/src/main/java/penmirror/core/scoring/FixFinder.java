@@ -3,7 +3,6 @@ package penmirror.core.scoring;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -192,23 +191,19 @@ final class FixFinder {
   private Optional<Fix> pixelFix(RuleScore score) {
     Rule rule = score.rule();
     Optional<Reading> reading = score.reading();
-    if (!rule.isScored() || reading.isEmpty() || !score.misses()) {
+    Measure measure = rule.measure();
+    // What no hand can take hold of by itself, such as how symmetrical it all is, has no words.
+    boolean hasWords = Wording.has("fix." + measure.key() + ".more");
+    if (!hasWords || !rule.isScored() || reading.isEmpty() || !score.misses()) {
       return Optional.empty();
     }
-    Measure measure = rule.measure();
     Map<Measure, MeasureResult> corrected = MeasureCatalogue.readAll(redraw);
     corrected.put(measure, new Reading(measure, rule.centre(), 0, Reading.Method.FROM_PIXELS));
     double gained = scorer.overall(redraw, corrected).orElse(points) - points;
     double z = score.z().orElse(0.0);
-    String own = "fix." + measure.key() + (z < 0 ? ".more" : ".less");
-    String target = target(rule, reading.get());
     String text =
-        Wording.has(own)
-            ? Wording.text(own, target)
-            : Wording.text(
-                z < 0 ? "fix.any.more" : "fix.any.less",
-                Wording.name(measure).toLowerCase(Locale.ROOT),
-                target + " " + Wording.unit(measure.unit()));
+        Wording.text(
+            "fix." + measure.key() + (z < 0 ? ".more" : ".less"), target(rule, reading.get()));
     return Optional.of(
         new Fix(
             part(measure),
@@ -238,7 +233,6 @@ final class FixFinder {
     return switch (measure.group()) {
       case LINE -> Part.LINE;
       case COLOUR -> Part.COLOURS;
-      case SHAPE, LAYOUT -> Part.SHAPES;
       case PART -> Part.PARTS;
       case EDGE -> Part.EDGES;
       default -> Part.VALUES;

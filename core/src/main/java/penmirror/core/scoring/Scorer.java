@@ -75,7 +75,7 @@ public final class Scorer {
     Optional<Double> overall = overall(byRules, nearest, house);
     return new Score(
         overall,
-        overall.map(points -> interval(view, results, house)),
+        overall.map(points -> interval(view, results, house, points)),
         coverage(rules),
         ownRange(),
         byRules,
@@ -230,9 +230,9 @@ public final class Scorer {
 
   /** Works drawn anew with replacement, readings shaken by their own error. Seeded. */
   private Interval interval(
-      View view, Map<Measure, MeasureResult> results, Optional<Double> house) {
+      View view, Map<Measure, MeasureResult> results, Optional<Double> house, double points) {
     Random random = new Random(SEED);
-    List<Double> points = new ArrayList<>();
+    List<Double> drawnPoints = new ArrayList<>();
     int n = sheet.works().size();
     for (int draw = 0; draw < DRAWS; draw++) {
       List<MeasuredWork> works = new ArrayList<>();
@@ -248,14 +248,16 @@ public final class Scorer {
       // House colours stay: they hang on the works as a whole, and a work drawn twice would know
       // itself.
       overall(byRules(ruleScores(drawn, view, shaken)), nearest(drawn, shaken), house)
-          .ifPresent(points::add);
+          .ifPresent(drawnPoints::add);
     }
-    if (points.isEmpty()) {
-      double only = byRules(ruleScores(sheet, view, results)).orElseThrow();
-      return new Interval(only, only);
+    if (drawnPoints.isEmpty()) {
+      return new Interval(points, points);
     }
-    Sample sample = Sample.of(points.stream().mapToDouble(p -> p).toArray());
-    return new Interval(sample.quantile(0.05), sample.quantile(0.95));
+    Sample sample = Sample.of(drawnPoints.stream().mapToDouble(p -> p).toArray());
+    // Fewer different works are farther away: all draws lie too low by as much, and are moved back.
+    double shift = points - sample.median();
+    return new Interval(
+        Math.max(0, sample.quantile(0.05) + shift), Math.min(100, sample.quantile(0.95) + shift));
   }
 
   private static MeasureResult shaken(Reading reading, double noise) {

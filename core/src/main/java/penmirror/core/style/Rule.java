@@ -80,14 +80,16 @@ public record Rule(
     return measure.scale().difference(value, centre) / tolerance;
   }
 
-  /** Lower end of the band, in the measure's unit. */
+  /** Lower end of the band, in the measure's unit; never below what can be. */
   public double low() {
-    return measure.scale().fromScale(measure.scale().toScale(centre) - tolerance);
+    double low = measure.scale().fromScale(measure.scale().toScale(centre) - tolerance);
+    return Math.max(measure.unit().least(), low);
   }
 
-  /** Upper end of the band, in the measure's unit. */
+  /** Upper end of the band, in the measure's unit; never above what can be. */
   public double high() {
-    return measure.scale().fromScale(measure.scale().toScale(centre) + tolerance);
+    double high = measure.scale().fromScale(measure.scale().toScale(centre) + tolerance);
+    return Math.min(measure.unit().most(), high);
   }
 
   public boolean isScored() {

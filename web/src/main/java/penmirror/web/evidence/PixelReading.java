@@ -42,6 +42,7 @@ public class PixelReading {
 
   private final PixelReadingStore store;
   private final MarkingStore markings;
+  private final FigureEditStore edits;
   private final Desk desk;
   private final Clock clock;
   private final Scheduler scheduler;
@@ -49,11 +50,13 @@ public class PixelReading {
   PixelReading(
       PixelReadingStore store,
       MarkingStore markings,
+      FigureEditStore edits,
       Desk desk,
       DataSource dataSource,
       Clock clock) {
     this.store = store;
     this.markings = markings;
+    this.edits = edits;
     this.desk = desk;
     this.clock = clock;
     OneTimeTask<String> task =
@@ -109,6 +112,11 @@ public class PixelReading {
     }
   }
 
+  /** After the figure was corrected: what was read before stays until it is read anew. */
+  public void askAnew(String pictureSha256) {
+    schedule(pictureSha256, clock.instant());
+  }
+
   public void askAgain(String pictureSha256) {
     store.forget(pictureSha256);
     ask(pictureSha256);
@@ -128,14 +136,16 @@ public class PixelReading {
     try (Desk.Place place = desk.forReading()) {
       PixelReadings readings =
           new PixelReader()
-              .read(
+              .look(
                   new PictureReader().open(file.get()).picture(),
                   markings.newestOnPicture(sha256).confirmed(),
+                  edits.of(sha256),
                   step -> {
                     if (!store.beginStep(sha256, step)) {
                       throw new CancellationException();
                     }
-                  });
+                  })
+              .readings();
       store.finish(sha256, readings);
     } catch (CancellationException e) {
       LOG.info("Reading of picture {} was stopped.", sha256);

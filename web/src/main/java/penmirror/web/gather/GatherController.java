@@ -433,7 +433,10 @@ class GatherController {
             (measure, result) ->
                 result
                     .reading()
-                    .filter(reading -> measure.standsInFor().isEmpty())
+                    .filter(
+                        reading ->
+                            !measure.isFromPixels()
+                                || MeasureCatalogue.toldFirst().contains(measure))
                     .ifPresent(
                         reading ->
                             sayings.add(

@@ -98,7 +98,12 @@ class Bench {
 
   /** A line, shade or colour reading from the pixels. */
   record PixelRow(
-      String name, String value, String unit, String rule, Optional<ReadingStrip> strip) {}
+      String key,
+      String name,
+      String value,
+      String unit,
+      String rule,
+      Optional<ReadingStrip> strip) {}
 
   /** Something about the marks that can hardly be meant. */
   record DoubtRow(String landmark, String text) {}
@@ -184,10 +189,11 @@ class Bench {
                       }
                       return true;
                     });
-              } else if (result.reading().isPresent() && !standsIn(measure, evidence)) {
+              } else if (result.reading().isPresent() && isShown(measure, evidence)) {
                 double value = result.reading().get().value();
                 pixelRows.add(
                     new PixelRow(
+                        measure.key(),
                         Wording.name(measure),
                         Wording.number(measure.unit(), value),
                         Wording.unit(measure.unit()),
@@ -284,8 +290,12 @@ class Bench {
   }
 
   /** Line weight by figure says nothing new once the head is known. */
-  private static boolean standsIn(Measure measure, Evidence evidence) {
-    return measure.standsInFor().isPresent() && evidence.marks().headFrame().isPresent();
+  /** A few stand beside the marks; the page about where readings come from has all. */
+  private static boolean isShown(Measure measure, Evidence evidence) {
+    boolean headless = evidence.marks().headFrame().isEmpty();
+    return MeasureCatalogue.toldFirst().contains(measure)
+        || headless
+            && measure.standsInFor().map(MeasureCatalogue.toldFirst()::contains).orElse(false);
   }
 
   private String waitsFor(NoReading none) {

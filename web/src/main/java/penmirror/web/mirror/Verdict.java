@@ -26,6 +26,8 @@ record Verdict(
     String interval,
     String coverage,
     String ownRange,
+    String nearest,
+    String houseColours,
     List<GroupBar> groups,
     List<FixRow> fixes,
     String allFixed,
@@ -50,6 +52,7 @@ record Verdict(
       String unit,
       String band,
       String credit,
+      boolean fromPixels,
       boolean misses,
       Optional<ReadingStrip> strip) {}
 
@@ -76,10 +79,24 @@ record Verdict(
                         Wording.number(own.low(), 0),
                         Wording.number(own.high(), 0)))
             .orElse(""),
+        nearest(score, texts),
+        score
+            .houseColours()
+            .map(points -> texts.of("mirror.house", Wording.number(points, 0)))
+            .orElse(""),
         groups(score, traced, texts),
         fixes(score),
         allFixed(score, texts),
         score.rules().stream().map(Verdict::rule).toList());
+  }
+
+  private static String nearest(Score score, Texts texts) {
+    List<String> titles = score.nearest().stream().map(near -> near.work().title()).toList();
+    return switch (titles.size()) {
+      case 0 -> "";
+      case 1 -> texts.of("mirror.nearest.one", titles.get(0));
+      default -> texts.of("mirror.nearest", titles.get(0), titles.get(1));
+    };
   }
 
   @FunctionalInterface
@@ -154,6 +171,7 @@ record Verdict(
             + "\u2013"
             + Wording.number(measure.unit(), score.rule().high()),
         score.credit().map(c -> Wording.number(100 * c, 0)).orElse(""),
+        measure.isFromPixels(),
         score.misses(),
         score.reading().map(r -> ReadingStrip.of(score.rule(), r.value())));
   }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.Wording;
 import penmirror.core.style.Rule;
@@ -96,6 +97,10 @@ class RulesController {
   private static List<RuleRow> firmest(Study study, StyleSheet sheet) {
     return sheet.rules().stream()
         .filter(Rule::isScored)
+        .filter(
+            rule ->
+                !rule.measure().isFromPixels()
+                    || MeasureCatalogue.toldFirst().contains(rule.measure()))
         .sorted(
             Comparator.comparingDouble(
                 rule -> rule.tolerance() / rule.measure().spreadAmongStyles()))
@@ -113,7 +118,14 @@ class RulesController {
                     new StripPlot.Entry(
                         work.values().get(measure),
                         work.title(),
-                        "/studies/" + study.id() + "/works/" + work.id() + "/measure"))
+                        "/studies/"
+                            + study.id()
+                            + "/works/"
+                            + work.id()
+                            + "/"
+                            + (measure.isFromPixels()
+                                ? "origin?show=" + measure.key()
+                                : "measure")))
             .toList();
     double up = measure.scale().fromScale(measure.scale().toScale(rule.centre()) + rule.spread());
     return new RuleRow(

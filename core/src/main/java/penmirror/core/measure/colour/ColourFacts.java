@@ -2,6 +2,7 @@ package penmirror.core.measure.colour;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
 import penmirror.core.colour.OkLab;
@@ -71,7 +72,7 @@ public final class ColourFacts {
   }
 
   /** The swatches that have a hue. */
-  private List<Swatch> coloured() {
+  private static List<Swatch> coloured(List<Swatch> swatches) {
     return swatches.stream().filter(swatch -> swatch.colour().chroma() > GREY).toList();
   }
 
@@ -124,7 +125,7 @@ public final class ColourFacts {
     put(ColourMeasures.GREY, colour -> colour.chroma() > GREY ? 0 : 1, colour -> 1);
     put(ColourMeasures.REDS, colour -> inHues(colour, 0, 50) ? 1 : 0, colour -> 1);
     put(ColourMeasures.YELLOWS, colour -> inHues(colour, 50, 110) ? 1 : 0, colour -> 1);
-    double grey = total(swatches) - total(coloured());
+    double grey = total(swatches) - total(coloured(swatches));
     if (grey > NO_HUE_SHARE) {
       Weight isGrey = colour -> colour.chroma() > GREY ? 0 : 1;
       put(ColourMeasures.UNDERTONE_A, colour -> isGrey.of(colour) * lab(colour).a(), isGrey);
@@ -200,21 +201,34 @@ public final class ColourFacts {
     return tiles;
   }
 
+  /** The hue template that fits best; empty where nothing has a hue. */
+  public static Optional<HueTemplate.Fit> harmony(List<Swatch> swatches) {
+    List<Swatch> coloured = coloured(swatches);
+    return total(coloured) < NO_HUE_SHARE
+        ? Optional.empty()
+        : Optional.of(HueTemplate.best(hues(coloured), weights(coloured)));
+  }
+
+  private static double[] hues(List<Swatch> coloured) {
+    return coloured.stream().mapToDouble(swatch -> hue(swatch.colour())).toArray();
+  }
+
+  private static double[] weights(List<Swatch> coloured) {
+    return coloured.stream()
+        .mapToDouble(swatch -> swatch.shareOfFigure() * swatch.colour().chroma())
+        .toArray();
+  }
+
   private void hues() {
-    List<Swatch> coloured = coloured();
+    List<Swatch> coloured = coloured(swatches);
     if (total(coloured) < NO_HUE_SHARE) {
       findings.absent(ColourMeasures.OF_HUE, Reason.NO_HUE);
       return;
     }
-    double[] hues = coloured.stream().mapToDouble(swatch -> hue(swatch.colour())).toArray();
-    double[] weights =
-        coloured.stream()
-            .mapToDouble(swatch -> swatch.shareOfFigure() * swatch.colour().chroma())
-            .toArray();
-    CircularSample sample = CircularSample.weighted(hues, weights);
+    CircularSample sample = CircularSample.weighted(hues(coloured), weights(coloured));
     findings.put(ColourMeasures.LEAN, sample.resultantLength());
     findings.put(ColourMeasures.HUE, sample.meanDegrees());
-    findings.put(ColourMeasures.HARMONY, HueTemplate.best(hues, weights).offDegrees());
+    harmony(swatches).ifPresent(fit -> findings.put(ColourMeasures.HARMONY, fit.offDegrees()));
     Weight isColoured = colour -> colour.chroma() > GREY ? 1 : 0;
     put(
         ColourMeasures.WARM,

@@ -28,7 +28,7 @@ public final class ColourMeasures {
   public static final Measure VARIETY =
       colour(
               "pal.variety",
-              Unit.COLOURS,
+              Unit.EQUAL_COLOURS,
               Scale.LINEAR,
               "exponential of the entropy of the shares: as many equal colours would be as varied")
           .spreads(0.5, 0.592, 1.26)

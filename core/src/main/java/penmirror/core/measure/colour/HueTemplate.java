@@ -70,6 +70,17 @@ public enum HueTemplate {
     return java.util.Objects.requireNonNull(best);
   }
 
+  /** Told of one sector, degrees. */
+  @FunctionalInterface
+  public interface SectorVisitor {
+    void sector(double middleDegrees, double widthDegrees);
+  }
+
+  /** The sectors, from the template's own zero. */
+  public void eachSector(SectorVisitor visitor) {
+    sectors.forEach(sector -> visitor.sector(sector.middle, sector.width));
+  }
+
   private double off(double[] hues, double[] weights, double turn) {
     double sum = 0;
     double total = 0;

@@ -210,8 +210,22 @@ public final class LineFacts {
     return sample.build();
   }
 
+  /** Which points of which strokes are outline, for drawing them. */
+  public static boolean[][] outline(DrawnLines lines, FigurePixels figure) {
+    LineFacts facts = new LineFacts(lines, figure);
+    boolean[][] outline = new boolean[lines.strokes().size()][];
+    for (int s = 0; s < outline.length; s++) {
+      Stroke stroke = lines.strokes().get(s);
+      outline[s] = new boolean[stroke.size()];
+      for (int i = 0; i < stroke.size(); i++) {
+        outline[s][i] = stroke.isRead(i) && facts.isOutline(stroke, i);
+      }
+    }
+    return outline;
+  }
+
   /** Whether exactly one side of the line, a little beyond its edge, is background. */
-  boolean isOutline(Stroke stroke, int i) {
+  private boolean isOutline(Stroke stroke, int i) {
     double reach = stroke.widths()[i] / 2 + 2.5 + 0.0035 * unit;
     boolean right = isFigure(stroke, i, reach);
     boolean left = isFigure(stroke, i, -reach);

@@ -253,11 +253,23 @@ public final class FlatPicture {
     return new Mask(right - left, bottom - top, set);
   }
 
-  /** Whether a region's box reaches the picture's edge. */
-  boolean reachesEdge(int[] regionBox) {
-    return regionBox[0] == 0
-        || regionBox[1] == 0
-        || regionBox[2] == width()
-        || regionBox[3] == height();
+  /** Pixel of the copy under a place of the picture, held at the edges. */
+  public int index(double x, double y) {
+    int cx = (int) Math.max(0, Math.min(width() - 1, Math.floor((x + 0.5) / factor)));
+    int cy = (int) Math.max(0, Math.min(height() - 1, Math.floor((y + 0.5) / factor)));
+    return cy * width() + cx;
+  }
+
+  /**
+   * Where flats touch and how strong the step is: 0 away from borders, 1 below 0.03 in OKLab, and
+   * one more for every further 0.03, at most 9.
+   */
+  public int[] stepClasses() {
+    int[] classes = new int[width() * height()];
+    eachContact(
+        (pixel, one, other) ->
+            classes[pixel] =
+                Math.max(classes[pixel], 1 + (int) Math.min(8, step(one, other) / 0.03)));
+    return classes;
   }
 }

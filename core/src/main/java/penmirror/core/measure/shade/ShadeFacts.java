@@ -2,6 +2,7 @@ package penmirror.core.measure.shade;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
@@ -63,6 +64,7 @@ public final class ShadeFacts {
   private final int figurePixels;
   private final FigurePixels figure;
   private final byte[] tones;
+  private @Nullable ValueLevels[] levels = new ValueLevels[0];
   private final List<Border> borders = new ArrayList<>();
 
   private ShadeFacts(Palette palette, FigurePixels figure, boolean[] ink) {
@@ -93,6 +95,44 @@ public final class ShadeFacts {
   /** Tone of a pixel of the copy. */
   public Tone tone(int pixel) {
     return Tone.values()[tones[pixel]];
+  }
+
+  /** How one local colour is laid in light and shadow. */
+  public record Tones(
+      OkLab base, Optional<OkLab> shadow, Optional<OkLab> strip, Optional<OkLab> highlight) {}
+
+  /** Of the local colour under a pixel of the copy; empty where it is too small to tell. */
+  public Optional<Tones> tonesUnder(int pixel) {
+    int material = materials.at(pixel);
+    ValueLevels of = material < 0 || material >= levels.length ? null : levels[material];
+    if (of == null) {
+      return Optional.empty();
+    }
+    Optional<OkLab> shadow =
+        of.base() > 0 ? Optional.of(of.levels().get(of.base() - 1).colour()) : Optional.empty();
+    Optional<OkLab> highlight =
+        of.base() + 1 < of.levels().size()
+            ? Optional.of(of.levels().get(of.base() + 1).colour())
+            : Optional.empty();
+    return Optional.of(
+        new Tones(of.levels().get(of.base()).colour(), shadow, strip(material), highlight));
+  }
+
+  /** Mean colour along a local colour's shadow border. */
+  private Optional<OkLab> strip(int material) {
+    double[] sums = new double[4];
+    for (Border border : borders) {
+      int i = (int) border.y() * width + (int) border.x();
+      if (materials.at(i) == material) {
+        sums[0]++;
+        sums[1] += colours.lightness(i);
+        sums[2] += colours.a(i);
+        sums[3] += colours.b(i);
+      }
+    }
+    return sums[0] == 0
+        ? Optional.empty()
+        : Optional.of(new OkLab(sums[1] / sums[0], sums[2] / sums[0], sums[3] / sums[0]));
   }
 
   /** Places along the shadows' borders. */
@@ -182,7 +222,7 @@ public final class ShadeFacts {
   }
 
   private void levels(Findings findings) {
-    @Nullable ValueLevels[] levels = levelsOfMaterials();
+    levels = levelsOfMaterials();
     paintTones(levels);
     double area = 0;
     double steps = 0;

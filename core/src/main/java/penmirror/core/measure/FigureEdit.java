@@ -1,0 +1,36 @@
+package penmirror.core.measure;
+
+import java.util.List;
+import penmirror.core.geometry.Point;
+
+/**
+ * One correction of what counts as figure, drawn by hand.
+ *
+ * @param points in pixels of the picture; at least one, three for a loop
+ * @param radiusPixels half the width of the brush; 0 for a loop
+ */
+public record FigureEdit(Kind kind, List<Point> points, double radiusPixels) {
+
+  /** What the hand meant. */
+  public enum Kind {
+    /** The figure lies inside; on a busy background it is sought there by its colours. */
+    LOOP,
+    /** This, and what is joined to it in the same colour, is figure. */
+    KEEP,
+    /** This, and what is joined to it in the same colour, is not. */
+    DROP;
+
+    /** The word used in files. */
+    public String word() {
+      return name().toLowerCase(java.util.Locale.ROOT);
+    }
+  }
+
+  public FigureEdit {
+    points = List.copyOf(points);
+    if (points.size() < (kind == Kind.LOOP ? 3 : 1) || !(radiusPixels >= 0)) {
+      throw new IllegalArgumentException(
+          "A " + kind.word() + " needs points and a brush, got " + points.size() + " points.");
+    }
+  }
+}

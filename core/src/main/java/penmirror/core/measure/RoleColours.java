@@ -1,0 +1,81 @@
+package penmirror.core.measure;
+
+import java.util.Optional;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
+import penmirror.core.geometry.Point;
+import penmirror.core.raster.Picture;
+
+/**
+ * The colours of one role of a picture, such as its skin: what was picked, and how the local colour
+ * under the pick is laid in light and shadow.
+ *
+ * @param picked mean of a small disc, in linear light
+ * @param base what most of the local colour is
+ * @param shadow next darker value
+ * @param strip mean along the border between the two
+ * @param highlight next lighter value
+ */
+public record RoleColours(
+    OkLab picked,
+    Optional<OkLab> base,
+    Optional<OkLab> shadow,
+    Optional<OkLab> strip,
+    Optional<OkLab> highlight) {
+
+  /**
+   * @param at pixels of the picture
+   * @param radiusPixels of the disc that is averaged, 0 or more
+   */
+  public static RoleColours at(PixelEvidence evidence, Point at, double radiusPixels) {
+    OkLab picked = discMean(evidence.figure().picture(), at, radiusPixels);
+    int pixel = evidence.figure().coarseIndex(at.x(), at.y());
+    return evidence
+        .shade()
+        .tonesUnder(pixel)
+        .map(
+            tones ->
+                new RoleColours(
+                    picked,
+                    Optional.of(tones.base()),
+                    tones.shadow(),
+                    tones.strip(),
+                    tones.highlight()))
+        .orElse(
+            new RoleColours(
+                picked, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
+  }
+
+  /**
+   * Mean colour of a disc, taken in linear light as a lens would blur it; at least one pixel.
+   *
+   * @param at pixels, held inside the picture
+   */
+  public static OkLab discMean(Picture picture, Point at, double radiusPixels) {
+    int cx = (int) Math.max(0, Math.min(picture.widthPixels() - 1, Math.round(at.x())));
+    int cy = (int) Math.max(0, Math.min(picture.heightPixels() - 1, Math.round(at.y())));
+    int reach = (int) Math.floor(radiusPixels);
+    double[] sums = new double[3];
+    int count = 0;
+    for (int y = Math.max(0, cy - reach);
+        y <= Math.min(picture.heightPixels() - 1, cy + reach);
+        y++) {
+      for (int x = Math.max(0, cx - reach);
+          x <= Math.min(picture.widthPixels() - 1, cx + reach);
+          x++) {
+        if (Math.hypot(x - cx, y - cy) <= radiusPixels || x == cx && y == cy) {
+          int rgb = picture.rgb(y * picture.widthPixels() + x);
+          sums[0] += EncodedSrgb.toLinear(((rgb >> 16) & 255) / 255.0);
+          sums[1] += EncodedSrgb.toLinear(((rgb >> 8) & 255) / 255.0);
+          sums[2] += EncodedSrgb.toLinear((rgb & 255) / 255.0);
+          count++;
+        }
+      }
+    }
+    return OkLab.from(
+        new EncodedSrgb(
+            EncodedSrgb.fromLinear(sums[0] / count),
+            EncodedSrgb.fromLinear(sums[1] / count),
+            EncodedSrgb.fromLinear(sums[2] / count)));
+  }
+}

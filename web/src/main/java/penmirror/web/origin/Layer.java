@@ -1,0 +1,84 @@
+package penmirror.web.origin;
+
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureGroup;
+
+/** What can be drawn over a picture, and which readings it explains. */
+enum Layer {
+  FIGURE,
+  WEIGHT,
+  OUTLINE,
+  BLACK,
+  HATCHING,
+  VALUES,
+  EDGES,
+  LIGHT,
+  COLOURS,
+  ACCENTS,
+  STEPS,
+  PARTS,
+  PLACES;
+
+  /** The word used in the page and its script. */
+  public String word() {
+    return name().toLowerCase(java.util.Locale.ROOT);
+  }
+
+  /** The layer that shows where a reading comes from. */
+  static Layer of(Measure measure) {
+    String key = measure.key();
+    return switch (measure.group()) {
+      case LINE -> line(key);
+      case SHADE -> shade(key);
+      case COLOUR -> colour(key);
+      case EDGE -> STEPS;
+      case SHAPE -> key.startsWith("shape.") ? FIGURE : STEPS;
+      case PART -> PARTS;
+      case LAYOUT -> PLACES;
+      default -> throw new IllegalArgumentException(key + " is not read from pixels.");
+    };
+  }
+
+  private static Layer line(String key) {
+    if (key.startsWith("hatch.")) {
+      return HATCHING;
+    }
+    if (key.startsWith("black.")) {
+      return BLACK;
+    }
+    return key.startsWith("line.outline") || key.equals("line.closed") ? OUTLINE : WEIGHT;
+  }
+
+  private static Layer shade(String key) {
+    if (key.equals("light.from") || key.equals("light.spread")) {
+      return LIGHT;
+    }
+    if (key.startsWith("shade.edge") || key.equals("shade.hard") || key.equals("shade.rim")) {
+      return EDGES;
+    }
+    return key.equals("skin.hues") ? PARTS : VALUES;
+  }
+
+  private static Layer colour(String key) {
+    if (key.startsWith("pal.accent")) {
+      return ACCENTS;
+    }
+    if (key.equals("focus.contrast")) {
+      return PARTS;
+    }
+    return key.equals("figure.ground") ? FIGURE : COLOURS;
+  }
+
+  /** The group under which a button for it stands. */
+  MeasureGroup group() {
+    return switch (this) {
+      case WEIGHT, OUTLINE, BLACK, HATCHING -> MeasureGroup.LINE;
+      case VALUES, EDGES, LIGHT -> MeasureGroup.SHADE;
+      case COLOURS, ACCENTS -> MeasureGroup.COLOUR;
+      case STEPS -> MeasureGroup.EDGE;
+      case FIGURE -> MeasureGroup.SHAPE;
+      case PARTS -> MeasureGroup.PART;
+      case PLACES -> MeasureGroup.LAYOUT;
+    };
+  }
+}

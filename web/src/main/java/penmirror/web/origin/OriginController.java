@@ -1,0 +1,337 @@
+package penmirror.web.origin;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.context.MessageSource;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.colour.OkLab;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.format.FigureEditsJson;
+import penmirror.core.format.FormatException;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.PixelEvidence;
+import penmirror.core.measure.Reading;
+import penmirror.core.measure.RoleColours;
+import penmirror.core.measure.Wording;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.FigureEditStore;
+import penmirror.web.evidence.OriginFinder;
+import penmirror.web.evidence.PixelReading;
+import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.layout.ReadingStrip;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
+import penmirror.web.rules.SheetMaker;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/**
+ * Where the readings from the pixels come from: layers over the picture, and the figure's edges.
+ */
+@Controller
+class OriginController {
+  /** Groups read from pixels, in the order of the tabs. */
+  private static final List<MeasureGroup> GROUPS =
+      List.of(
+          MeasureGroup.LINE,
+          MeasureGroup.SHADE,
+          MeasureGroup.COLOUR,
+          MeasureGroup.EDGE,
+          MeasureGroup.SHAPE,
+          MeasureGroup.PART,
+          MeasureGroup.LAYOUT);
+
+  private static final int LONGEST_ROLE = 40;
+  private static final double LARGEST_DISC = 200;
+
+  private final StudyStore studies;
+  private final WorkStore works;
+  private final EvidenceFinder evidence;
+  private final OriginFinder origins;
+  private final PixelReadingStore readings;
+  private final PixelReading pixelReading;
+  private final FigureEditStore figureEdits;
+  private final RoleStore roles;
+  private final SheetMaker sheets;
+  private final Rail rail;
+  private final MessageSource messages;
+
+  OriginController(
+      StudyStore studies,
+      WorkStore works,
+      EvidenceFinder evidence,
+      OriginFinder origins,
+      PixelReadingStore readings,
+      PixelReading pixelReading,
+      FigureEditStore figureEdits,
+      RoleStore roles,
+      SheetMaker sheets,
+      Rail rail,
+      MessageSource messages) {
+    this.studies = studies;
+    this.works = works;
+    this.evidence = evidence;
+    this.origins = origins;
+    this.readings = readings;
+    this.pixelReading = pixelReading;
+    this.figureEdits = figureEdits;
+    this.roles = roles;
+    this.sheets = sheets;
+    this.rail = rail;
+    this.messages = messages;
+  }
+
+  /**
+   * One reading.
+   *
+   * @param waitsFor why it has no value; empty with one
+   * @param error one standard error with the unit's decimals; empty where it is not estimated
+   */
+  record Row(
+      String key,
+      MeasureGroup group,
+      String layer,
+      String name,
+      String value,
+      String unit,
+      String error,
+      String rule,
+      String formula,
+      String waitsFor,
+      Optional<ReadingStrip> strip) {}
+
+  @GetMapping("/studies/{studyId}/works/{workId}/origin")
+  String page(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam(defaultValue = "line.width") String show,
+      @RequestParam(required = false) Optional<Long> beside,
+      Model model) {
+    Study study = studies.require(studyId);
+    Work work = works.require(studyId, workId);
+    rail.addTo(model, study, work.role() == Work.Role.REDRAW ? Stage.MIRROR : Stage.MEASURE);
+    model.addAttribute("study", study);
+    model.addAttribute("work", work);
+    model.addAttribute("groups", GROUPS);
+    model.addAttribute("layers", Layer.values());
+    model.addAttribute("shown", show);
+    model.addAttribute("beside", beside.map(id -> works.require(studyId, id)).orElse(null));
+    model.addAttribute(
+        "others",
+        works.inRole(studyId, Work.Role.SOURCE).stream()
+            .filter(other -> other.id() != workId)
+            .toList());
+    model.addAttribute("edits", FigureEditsJson.write(figureEdits.of(work.pictureSha256())));
+    evidence
+        .of(work)
+        .marks()
+        .headFrame()
+        .ifPresent(frame -> model.addAttribute("head", frame.headPixels()));
+    addRows(model, study, work);
+    addRoles(model, work);
+    return "origin/page";
+  }
+
+  /** The rows alone, after the figure was corrected and the picture read anew. */
+  @GetMapping("/studies/{studyId}/works/{workId}/origin/readings")
+  String rows(@PathVariable long studyId, @PathVariable long workId, Model model) {
+    Study study = studies.require(studyId);
+    Work work = works.require(studyId, workId);
+    model.addAttribute("study", study);
+    model.addAttribute("work", work);
+    model.addAttribute("groups", GROUPS);
+    addRows(model, study, work);
+    return "origin/page :: rows";
+  }
+
+  private void addRows(Model model, Study study, Work work) {
+    PixelReadingStore.Progress progress = readings.progress(work.pictureSha256());
+    StyleSheet sheet = sheets.sheetOf(study, work.id());
+    Evidence of = evidence.of(work);
+    List<Row> rows = new ArrayList<>();
+    for (Measure measure : MeasureCatalogue.all()) {
+      boolean standsIn = measure.standsInFor().isPresent() && of.marks().headFrame().isPresent();
+      if (measure.isFromPixels() && !standsIn) {
+        rows.add(row(measure, measure.read(of), sheet.rule(measure)));
+      }
+    }
+    model.addAttribute("rows", rows);
+    model.addAttribute("pixels", progress);
+  }
+
+  private Row row(Measure measure, MeasureResult result, Optional<Rule> rule) {
+    Optional<Reading> reading = result.reading();
+    String unit = Wording.unit(measure.unit());
+    return new Row(
+        measure.key(),
+        measure.group(),
+        Layer.of(measure).word(),
+        Wording.name(measure),
+        reading.map(r -> Wording.number(measure.unit(), r.value())).orElse(""),
+        unit,
+        reading
+            .filter(r -> r.standardError() > 0)
+            .map(r -> Wording.number(r.standardError(), measure.unit().decimals() + 1))
+            .orElse(""),
+        rule.map(
+                r ->
+                    Wording.number(measure.unit(), r.low())
+                        + " – "
+                        + Wording.number(measure.unit(), r.high()))
+            .orElse(""),
+        measure.formula(),
+        result.fold(r -> "", none -> text("reason." + none.reason().name(), "")),
+        reading.flatMap(r -> rule.map(band -> ReadingStrip.of(band, r.value()))));
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
+  }
+
+  /** What to draw over the picture. */
+  @GetMapping(
+      path = "/studies/{studyId}/works/{workId}/origin.json",
+      produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<String> layers(@PathVariable long studyId, @PathVariable long workId)
+      throws UnusablePictureException {
+    Work work = works.require(studyId, workId);
+    return ResponseEntity.ok(origins.json(work.pictureSha256()).orElseThrow());
+  }
+
+  /** Takes the corrections of the figure as they stand now, and has the picture read anew. */
+  @PostMapping("/studies/{studyId}/works/{workId}/figure")
+  String figure(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestBody String edits,
+      Model model,
+      HttpServletResponse response) {
+    Work work = works.require(studyId, workId);
+    try {
+      figureEdits.keep(work.pictureSha256(), FigureEditsJson.read(edits));
+    } catch (FormatException e) {
+      response.setStatus(HttpStatus.BAD_REQUEST.value());
+      model.addAttribute("fault", e.getMessage());
+      return "layout/fault :: fault";
+    }
+    pixelReading.askAnew(work.pictureSha256());
+    response.setStatus(HttpStatus.NO_CONTENT.value());
+    return "layout/fault :: fault";
+  }
+
+  /**
+   * Picks a colour for a role. With the base its shadow, strip and highlight are found along; those
+   * that were picked by hand stay.
+   */
+  @PostMapping("/studies/{studyId}/works/{workId}/roles")
+  String pick(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam String role,
+      @RequestParam RoleStore.Tone tone,
+      @RequestParam double x,
+      @RequestParam double y,
+      @RequestParam(defaultValue = "3") double radius,
+      Model model,
+      HttpServletResponse response)
+      throws UnusablePictureException {
+    Work work = works.require(studyId, workId);
+    String name = role.strip();
+    boolean inside = x >= 0 && y >= 0 && x < work.widthPixels() && y < work.heightPixels();
+    if (name.isEmpty() || name.length() > LONGEST_ROLE || !inside || !(radius <= LARGEST_DISC)) {
+      response.setStatus(HttpStatus.BAD_REQUEST.value());
+      model.addAttribute("fault", text("origin.role.fault"));
+      return "layout/fault :: fault";
+    }
+    PixelEvidence of = origins.of(work.pictureSha256()).orElseThrow();
+    RoleColours found = RoleColours.at(of, new Point(x, y), Math.max(0, radius));
+    roles.keep(workId, name, tone, found.picked().toEncodedSrgb().hex(), x, y);
+    if (tone == RoleStore.Tone.BASE) {
+      Set<RoleStore.Tone> byHand =
+          roles.of(workId).getOrDefault(name, List.of()).stream()
+              .filter(RoleStore.Colour::byHand)
+              .map(RoleStore.Colour::tone)
+              .collect(java.util.stream.Collectors.toSet());
+      keepFound(workId, name, RoleStore.Tone.SHADOW, found.shadow(), byHand);
+      keepFound(workId, name, RoleStore.Tone.STRIP, found.strip(), byHand);
+      keepFound(workId, name, RoleStore.Tone.HIGHLIGHT, found.highlight(), byHand);
+    }
+    model.addAttribute("study", studies.require(studyId));
+    model.addAttribute("work", work);
+    addRoles(model, work);
+    return "origin/page :: roles";
+  }
+
+  private void keepFound(
+      long workId,
+      String role,
+      RoleStore.Tone tone,
+      Optional<OkLab> colour,
+      Set<RoleStore.Tone> byHand) {
+    if (colour.isPresent() && !byHand.contains(tone)) {
+      roles.keep(workId, role, tone, colour.get().toEncodedSrgb().hex(), null, null);
+    }
+  }
+
+  @PostMapping("/studies/{studyId}/works/{workId}/roles/forget")
+  String forget(
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestParam String role,
+      Model model) {
+    Work work = works.require(studyId, workId);
+    roles.forget(workId, role);
+    model.addAttribute("study", studies.require(studyId));
+    model.addAttribute("work", work);
+    addRoles(model, work);
+    return "origin/page :: roles";
+  }
+
+  /** Every tone of every role, those that are not known included, so that they can be picked. */
+  record RoleRow(String role, List<ToneCell> tones) {}
+
+  /**
+   * @param hex empty where it is not known
+   */
+  record ToneCell(String tone, String hex, boolean byHand) {}
+
+  private void addRoles(Model model, Work work) {
+    List<RoleRow> rows = new ArrayList<>();
+    for (Map.Entry<String, List<RoleStore.Colour>> role : roles.of(work.id()).entrySet()) {
+      List<ToneCell> cells = new ArrayList<>();
+      for (RoleStore.Tone tone : RoleStore.Tone.values()) {
+        cells.add(
+            role.getValue().stream()
+                .filter(colour -> colour.tone() == tone)
+                .findFirst()
+                .map(colour -> new ToneCell(tone.name(), colour.hex(), colour.byHand()))
+                .orElse(new ToneCell(tone.name(), "", false)));
+      }
+      rows.add(new RoleRow(role.getKey(), cells));
+    }
+    model.addAttribute("roles", rows);
+  }
+}
