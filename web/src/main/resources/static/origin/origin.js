@@ -374,18 +374,22 @@ document.addEventListener('DOMContentLoaded', () => {
     const parts = [row.dataset.error ? fill(error.dataset.error, row.dataset.error, row.dataset.unit) : error.dataset.none];
     if (row.dataset.rule) parts.push(fill(error.dataset.rule, row.dataset.rule, row.dataset.unit));
     error.textContent = parts.join(' ');
+  }
+  /** Chooses a reading and shows where it comes from. */
+  function go(row) {
+    if (!row) return;
+    choose(row);
     if (row.dataset.layer !== layer) show(row.dataset.layer);
   }
-  rowsSlot.addEventListener('click', (event) => {
-    const row = event.target.closest('.reading');
-    if (row) choose(row);
-  });
+  rowsSlot.addEventListener('click', (event) => go(event.target.closest('.reading')));
   for (const button of document.querySelectorAll('.tabs [data-tab]')) button.addEventListener('click', () => tab(button.dataset.tab));
+  /** Marks the reading that is spoken of; what is shown over the picture stays. */
   function arrive() {
     const row = rowsSlot.querySelector(`.reading[data-key="${CSS.escape(pane.dataset.show)}"]`) || rowsSlot.querySelector('.reading');
-    if (!row) return;
+    if (!row) return null;
     tab(row.dataset.tab);
     choose(row);
+    return row;
   }
 
   // ---------- moving about
@@ -430,8 +434,8 @@ document.addEventListener('DOMContentLoaded', () => {
     const moves = {
       ArrowRight: () => show(layerButtons[(at + 1) % layerButtons.length].dataset.layer),
       ArrowLeft: () => show(layerButtons[(at - 1 + layerButtons.length) % layerButtons.length].dataset.layer),
-      ArrowDown: () => rows.length && choose(rows[Math.min(rows.length - 1, row + 1)]),
-      ArrowUp: () => rows.length && choose(rows[Math.max(0, row - 1)]),
+      ArrowDown: () => go(rows[Math.min(rows.length - 1, row + 1)]),
+      ArrowUp: () => go(rows[Math.max(0, row - 1)]),
       '+': () => zooms.in(), '=': () => zooms.in(), '-': () => zooms.out(), 0: () => zooms.fit(),
     };
     if (!document.body.classList.contains('no-letters')) moves.b = () => alone();
@@ -554,7 +558,8 @@ document.addEventListener('DOMContentLoaded', () => {
 
   // ---------- begin
   const chip = $('state');
-  arrive();
+  const spokenOf = arrive();
+  if (spokenOf) layer = spokenOf.dataset.layer;
   Promise.all(panes.map((p) => p.load()))
     .then(() => { chip.hidden = true; listSwatches(first); show(layer); })
     .catch(() => { chip.textContent = pane.dataset.failed; });

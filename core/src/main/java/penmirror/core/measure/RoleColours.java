@@ -52,8 +52,8 @@ public record RoleColours(
    * @param at pixels, held inside the picture
    */
   public static OkLab discMean(Picture picture, Point at, double radiusPixels) {
-    int cx = (int) Math.max(0, Math.min(picture.widthPixels() - 1, Math.round(at.x())));
-    int cy = (int) Math.max(0, Math.min(picture.heightPixels() - 1, Math.round(at.y())));
+    int cx = (int) Math.max(0, Math.min(picture.widthPixels() - 1, Math.floor(at.x())));
+    int cy = (int) Math.max(0, Math.min(picture.heightPixels() - 1, Math.floor(at.y())));
     int reach = (int) Math.floor(radiusPixels);
     double[] sums = new double[3];
     int count = 0;

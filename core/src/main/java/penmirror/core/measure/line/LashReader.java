@@ -22,6 +22,8 @@ public final class LashReader {
   /** The lash reaches at most this share of the eye's width up or down. */
   private static final double FURTHEST = 0.6;
 
+  private static final double STEP = 0.25;
+
   private LashReader() {}
 
   /** Mean ratio over the eyes that can be read; empty for none. */
@@ -108,7 +110,7 @@ public final class LashReader {
     double furthest = FURTHEST * width;
     // The edge as marked may lie a little inside or outside of the dark.
     double start = Double.NaN;
-    for (double t = -0.06 * width; t <= 0.1 * width; t += 0.5) {
+    for (double t = -0.06 * width; t <= 0.1 * width; t += STEP) {
       if (luma(picture, from.plus(step.times(t))) < skin - DARKER) {
         start = t;
         break;
@@ -119,14 +121,25 @@ public final class LashReader {
     }
     double t = start;
     while (t < furthest && luma(picture, from.plus(step.times(t))) < skin - DARKER) {
-      t += 0.5;
+      t += STEP;
     }
     return t - Math.max(start, 0);
   }
 
+  /** Marks count from the picture's corner, so the centre of the first pixel lies at a half. */
   private static double luma(Picture picture, Point at) {
-    int x = (int) Math.max(0, Math.min(picture.widthPixels() - 1, Math.round(at.x())));
-    int y = (int) Math.max(0, Math.min(picture.heightPixels() - 1, Math.round(at.y())));
+    double x = Math.max(0, Math.min(picture.widthPixels() - 1, at.x() - 0.5));
+    double y = Math.max(0, Math.min(picture.heightPixels() - 1, at.y() - 0.5));
+    int x0 = (int) x;
+    int y0 = (int) y;
+    int x1 = Math.min(x0 + 1, picture.widthPixels() - 1);
+    int y1 = Math.min(y0 + 1, picture.heightPixels() - 1);
+    double top = luma(picture, x0, y0) * (1 - x + x0) + luma(picture, x1, y0) * (x - x0);
+    double bottom = luma(picture, x0, y1) * (1 - x + x0) + luma(picture, x1, y1) * (x - x0);
+    return top * (1 - y + y0) + bottom * (y - y0);
+  }
+
+  private static double luma(Picture picture, int x, int y) {
     int rgb = picture.rgb(y * picture.widthPixels() + x);
     return (0.299 * ((rgb >> 16) & 255) + 0.587 * ((rgb >> 8) & 255) + 0.114 * (rgb & 255)) / 255;
   }

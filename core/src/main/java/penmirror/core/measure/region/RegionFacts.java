@@ -38,6 +38,7 @@ public final class RegionFacts {
       findings.absent(
           List.of(
               LineMeasures.STEP,
+              LineMeasures.FACE_BODY,
               ShadeMeasures.PAIRS,
               ShadeMeasures.PAIRS_LIT,
               ShadeMeasures.ELONGATION),

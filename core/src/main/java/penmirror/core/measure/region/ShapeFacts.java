@@ -17,6 +17,11 @@ final class ShapeFacts {
   private static final double DISC = 0.85;
   private static final double LARGE = 0.012;
 
+  /** Smoothing by which corners and straights of the silhouette are told, of the unit. */
+  private static final double FORM_SIGMA = 0.018;
+
+  private static final double FORM_WINDOW = 0.06;
+
   private ShapeFacts() {}
 
   static void find(FlatPicture flats, Findings findings) {
@@ -56,11 +61,17 @@ final class ShapeFacts {
     findings.put(
         ShapeMeasures.EXTENT, moments.area() / ((double) (box[2] - box[0]) * (box[3] - box[1])));
     Turning turning = new Turning();
-    turning.add(Contour.of(figure, sigma(flats)), flats.unit());
-    if (turning.isTold()) {
-      findings.put(ShapeMeasures.CONCAVE, turning.inwardShare());
-      findings.put(ShapeMeasures.CORNER, turning.cornerShare());
-      findings.put(ShapeMeasures.STRAIGHT, turning.straightShare());
+    Contour contour = Contour.of(figure, sigma(flats));
+    turning.add(contour, flats.unit());
+    // The steps of the pixels turn too: where turning is told they are smoothed away.
+    Turning form = new Turning();
+    if (contour.size() > 0) {
+      form.add(contour.smoothed(FORM_SIGMA * flats.unit()), flats.unit(), FORM_WINDOW);
+    }
+    if (turning.isTold() && form.isTold()) {
+      findings.put(ShapeMeasures.CONCAVE, form.inwardShare());
+      findings.put(ShapeMeasures.CORNER, form.cornerShare());
+      findings.put(ShapeMeasures.STRAIGHT, form.straightShare());
       findings.put(ShapeMeasures.LEVEL, turning.levelShare());
       findings.put(ShapeMeasures.UPRIGHT, turning.uprightShare());
     } else {

@@ -7,6 +7,7 @@ import penmirror.core.raster.Contour;
  * an outline off are left out.
  */
 final class Turning {
+  private static final double WINDOW = 0.04;
   private static final double CORNER = Math.toRadians(30);
   private static final double LEVEL = Math.toRadians(8);
 
@@ -22,13 +23,20 @@ final class Turning {
    * @param unit root of the figure's area, pixels
    */
   void add(Contour contour, double unit) {
+    add(contour, unit, WINDOW);
+  }
+
+  /**
+   * @param window over which a corner must turn, of the unit; wider for a smoother outline
+   */
+  void add(Contour contour, double unit, double window) {
     int n = contour.size();
     if (n == 0) {
       return;
     }
     double[] turns = contour.turns();
     double[] directions = contour.directions();
-    int cornerWindow = (int) Math.max(2, Math.min(0.04 * unit, 0.05 * n));
+    int cornerWindow = (int) Math.max(2, Math.min(window * unit, 0.05 * n));
     int straightWindow = (int) Math.max(2, Math.min(0.08 * unit, 0.1 * n));
     double straightBelow = 0.08 * unit > 0.1 * n ? 0.10 : 0.07;
     double inCorner = window(turns, 0, cornerWindow);

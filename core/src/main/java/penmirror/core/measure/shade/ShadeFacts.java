@@ -65,6 +65,10 @@ public final class ShadeFacts {
   private final FigurePixels figure;
   private final byte[] tones;
   private @Nullable ValueLevels[] levels = new ValueLevels[0];
+
+  /** How deep each pixel lies inside its local colour, pixels. */
+  private float[] depth = new float[0];
+
   private final List<Border> borders = new ArrayList<>();
 
   private ShadeFacts(Palette palette, FigurePixels figure, boolean[] ink) {
@@ -194,7 +198,7 @@ public final class ShadeFacts {
               && (i < width || materials.at(i - width) == here)
               && (i + width >= inner.length || materials.at(i + width) == here);
     }
-    float[] depth = Distance.toOutside(new Mask(width, height, inner)).values();
+    depth = Distance.toOutside(new Mask(width, height, inner)).values();
     int[] starts = new int[materials.count() + 1];
     for (int i = 0; i < depth.length; i++) {
       if (materials.at(i) >= 0 && depth[i] > DEPTH - 1) {
@@ -422,7 +426,8 @@ public final class ShadeFacts {
     int[] all = new int[1024];
     int n = 0;
     for (int i = width; i < tones.length - width; i++) {
-      if (tones[i] == Tone.SHADOW.ordinal() && touchesLight(i)) {
+      // Toward paper a shadow's blended rim passes the light's value: that is no border.
+      if (tones[i] == Tone.SHADOW.ordinal() && depth[i] > DEPTH && touchesLight(i)) {
         if (n == all.length) {
           all = java.util.Arrays.copyOf(all, 2 * n);
         }

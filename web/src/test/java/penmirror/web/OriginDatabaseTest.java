@@ -1,0 +1,148 @@
+package penmirror.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.greaterThan;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.time.Duration;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import penmirror.core.figure.View;
+import penmirror.web.evidence.FigureEditStore;
+import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.gather.Intake;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** What the page about origins asks the server, and what it refuses. */
+class OriginDatabaseTest extends DatabaseTest {
+  @Autowired MockMvc mvc;
+  @Autowired Intake intake;
+  @Autowired WorkStore works;
+  @Autowired FigureEditStore edits;
+  @Autowired PixelReadingStore readings;
+
+  private String work;
+  private String sha256;
+
+  @BeforeEach
+  void takeAPicture() {
+    long study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
+    long id =
+        ((Intake.Taken)
+                intake.take(study, source(1).png(), Work.Role.SOURCE, "Pell", "", View.FRONT))
+            .workId();
+    work = "/studies/" + study + "/works/" + id;
+    sha256 = works.require(study, id).pictureSha256();
+  }
+
+  private MockHttpServletRequestBuilder figure(String json) {
+    return post(work + "/figure")
+        .with(csrf())
+        .contentType(MediaType.APPLICATION_JSON)
+        .content(json);
+  }
+
+  @Test
+  void layersAreReadFromThePictureAtHand() throws Exception {
+    mvc.perform(get(work + "/origin.json"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.strokes.length()").value(greaterThan(20)))
+        .andExpect(jsonPath("$.lineWidth").value(greaterThan(1.0)))
+        .andExpect(jsonPath("$.swatches[0].hex").value(containsString("#")))
+        .andExpect(jsonPath("$.maps.figure[0]").value(0));
+  }
+
+  /** Runs of every map cover the grid exactly. */
+  @Test
+  void mapsCoverTheGrid() throws Exception {
+    String json =
+        mvc.perform(get(work + "/origin.json")).andReturn().getResponse().getContentAsString();
+    var tree = tools.jackson.databind.json.JsonMapper.builder().build().readTree(json);
+    int cells = tree.path("grid").path("width").asInt() * tree.path("grid").path("height").asInt();
+    for (var map : tree.path("maps").properties()) {
+      int sum = 0;
+      for (int i = 1; i < map.getValue().size(); i += 2) {
+        sum += map.getValue().path(i).asInt();
+      }
+      assertThat(sum).as(map.getKey()).isEqualTo(cells);
+    }
+  }
+
+  @Test
+  void strokesAreKeptAndThePictureIsReadAnew() throws Exception {
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(sha256).state() == PixelReadingStore.State.READ);
+    long before = readings.progress(sha256).readings().orElseThrow().figureAreaPixels();
+    mvc.perform(
+            figure(
+                "{\"edits\":[{\"kind\":\"drop\",\"radius\":90,\"points\":[[600,700],[640,900]]}]}"))
+        .andExpect(status().isNoContent());
+    assertThat(edits.of(sha256)).hasSize(1);
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(
+            () -> readings.progress(sha256).readings().orElseThrow().figureAreaPixels() < before);
+  }
+
+  @Test
+  void strokesThatMakeNoSenseAreRefusedInWords() throws Exception {
+    mvc.perform(figure("{\"edits\":[{\"kind\":\"melt\",\"radius\":4,\"points\":[[1,2]]}]}"))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("loop, keep or drop")));
+    mvc.perform(figure("{\"edits\":[{\"kind\":\"keep\",\"radius\":4,\"points\":[[1]]}]}"))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("two numbers")));
+    mvc.perform(figure("not json")).andExpect(status().isBadRequest());
+    assertThat(edits.of(sha256)).isEmpty();
+  }
+
+  private MockHttpServletRequestBuilder pick(String role, double x, double y) {
+    return post(work + "/roles")
+        .with(csrf())
+        .param("role", role)
+        .param("tone", "BASE")
+        .param("x", Double.toString(x))
+        .param("y", Double.toString(y));
+  }
+
+  @Test
+  void aRoleNeedsANameAndAPlaceOnThePicture() throws Exception {
+    mvc.perform(pick(" ", 10, 10)).andExpect(status().isBadRequest());
+    mvc.perform(pick("skin", -3, 10))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("Name the role")));
+    mvc.perform(pick("skin", 1e7, 10)).andExpect(status().isBadRequest());
+    mvc.perform(pick("x".repeat(41), 10, 10)).andExpect(status().isBadRequest());
+  }
+
+  /** The upper left corner is paper: picked as such, without a shadow. */
+  @Test
+  void paperHasAColourAndNoShadow() throws Exception {
+    mvc.perform(pick("background", 5, 5))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("background")))
+        .andExpect(content().string(containsString(">–<")));
+    mvc.perform(post(work + "/roles/forget").with(csrf()).param("role", "background"))
+        .andExpect(content().string(containsString("None named yet")));
+  }
+
+  @Test
+  void workOfAnotherStudyIsNotThere() throws Exception {
+    mvc.perform(get(work.replaceFirst("works/.*", "works/999999") + "/origin"))
+        .andExpect(status().isNotFound());
+    mvc.perform(get(work + "/origin").param("show", "no.such")).andExpect(status().isOk());
+  }
+}
