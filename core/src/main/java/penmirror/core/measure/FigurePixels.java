@@ -14,6 +14,7 @@ import penmirror.core.raster.Picture;
  * @param colours of the copy
  * @param figure of the copy
  * @param background most frequent colour of the border
+ * @param figureCount pixels of the copy that are figure
  */
 public record FigurePixels(
     Picture picture,
@@ -21,7 +22,18 @@ public record FigurePixels(
     Picture coarse,
     OkLabPlanes colours,
     Mask figure,
-    OkLab background) {
+    OkLab background,
+    int figureCount) {
+
+  FigurePixels(
+      Picture picture,
+      int factor,
+      Picture coarse,
+      OkLabPlanes colours,
+      Mask figure,
+      OkLab background) {
+    this(picture, factor, coarse, colours, figure, background, figure.count());
+  }
 
   /** Whether a place of the picture lies in the figure; false outside the picture. */
   public boolean isFigure(double x, double y) {
@@ -39,7 +51,7 @@ public record FigurePixels(
 
   /** Area of the figure, pixels of the picture. */
   public long areaPixels() {
-    return Math.min(picture.pixelCount(), (long) figure.count() * factor * factor);
+    return Math.min(picture.pixelCount(), (long) figureCount * factor * factor);
   }
 
   /** Root of the figure's area: the unit of length that needs no marks. Pixels of the picture. */

@@ -164,7 +164,7 @@ public final class PixelReader {
       findings.absent(LineMeasures.SPOT_BLACK, Reason.NO_FIGURE);
     } else {
       double black = SpotBlacks.of(figure, width).count();
-      findings.put(LineMeasures.SPOT_BLACK, black / figure.figure().count());
+      findings.put(LineMeasures.SPOT_BLACK, black / figure.figureCount());
     }
     OptionalDouble lash = LashReader.upperToLower(figure.picture(), marks);
     findings.put(LineMeasures.LASH, lash, Reason.EYES_NOT_MARKED);

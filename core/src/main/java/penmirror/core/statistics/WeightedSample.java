@@ -39,14 +39,21 @@ public final class WeightedSample {
     }
 
     public WeightedSample build() {
-      double[] sorted = Arrays.copyOf(values, size);
-      Integer[] places = new Integer[size];
-      Arrays.setAll(places, i -> i);
-      Arrays.sort(places, java.util.Comparator.comparingDouble(i -> values[i]));
+      // Sorted by value as whole numbers with the place beside them: no objects, no second array.
+      // What a float cannot tell apart may keep its order; it is next to equal.
+      long[] order = new long[size];
+      for (int i = 0; i < size; i++) {
+        int bits = Float.floatToIntBits((float) values[i]);
+        int sortable = bits < 0 ? ~bits : bits | Integer.MIN_VALUE;
+        order[i] = (sortable & 0xFFFFFFFFL) << 31 | i;
+      }
+      Arrays.sort(order);
+      double[] sorted = new double[size];
       double[] carried = new double[size];
       for (int i = 0; i < size; i++) {
-        sorted[i] = values[places[i]];
-        carried[i] = weights[places[i]];
+        int place = (int) (order[i] & Integer.MAX_VALUE);
+        sorted[i] = values[place];
+        carried[i] = weights[place];
       }
       return new WeightedSample(sorted, carried);
     }

@@ -323,7 +323,7 @@ public final class ColourFacts {
     for (int i = 0; i < where.length; i++) {
       where[i] = accents.contains(palette.labels()[i]);
     }
-    int least = (int) Math.max(4, PLACE_SHARE * figure.figure().count());
+    int least = (int) Math.max(4, PLACE_SHARE * figure.figureCount());
     int places = 0;
     for (int area : Regions.areas(where, palette.width(), palette.height())) {
       places += area >= least ? 1 : 0;

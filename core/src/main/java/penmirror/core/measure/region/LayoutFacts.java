@@ -142,24 +142,25 @@ final class LayoutFacts {
     double least = 1;
     double most = 0;
     int reach = (int) Math.round(0.06 * boxWidth);
-    // A twentieth of the rows tells as much as all of them.
+    // Some of the pixels tell as much as all of them.
     int stride = Math.max(1, boxHeight / 160);
+    int step = Math.max(1, boxWidth / 240);
     for (int shift = -reach; shift <= reach; shift += Math.max(1, reach / 8)) {
       int twice = (int) Math.round(2 * (moments.centreX() + shift));
       int both = 0;
       int either = 0;
       int different = 0;
       for (int y = top; y < top + boxHeight; y += stride) {
-        for (int x = left; x < left + boxWidth; x++) {
+        for (int x = left; x < left + boxWidth; x += step) {
           int mirrored = twice - x;
           boolean here = isFigure(x, y);
           boolean there = mirrored >= 0 && mirrored < flats.width() && isFigure(mirrored, y);
           either += here || there ? 1 : 0;
           if (here && there) {
             both++;
-            float step =
+            float apart =
                 flats.colours().distance(y * flats.width() + x, y * flats.width() + mirrored);
-            different += step > DIFFERENT ? 1 : 0;
+            different += apart > DIFFERENT ? 1 : 0;
           }
         }
       }

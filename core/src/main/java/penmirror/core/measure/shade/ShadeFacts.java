@@ -77,7 +77,7 @@ public final class ShadeFacts {
     width = palette.width();
     height = palette.height();
     materials = Materials.of(palette, ink);
-    figurePixels = figure.figure().count();
+    figurePixels = figure.figureCount();
     tones = new byte[width * height];
   }
 

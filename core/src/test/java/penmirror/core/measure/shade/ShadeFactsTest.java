@@ -17,8 +17,8 @@ import penmirror.core.raster.Picture;
 
 /** Balls lit from a known side, painted pixel by pixel from formulas that the reader never sees. */
 class ShadeFactsTest {
-  private static final int SIZE = 700;
-  private static final double RADIUS = 260;
+  private static final int SIZE = 480;
+  private static final double RADIUS = 180;
   private static final OkLab PAPER = new OkLab(0.95, 0.005, 0.015);
 
   /** Lit colour, what the shadow does to it, and how it is bordered. */
@@ -46,6 +46,12 @@ class ShadeFactsTest {
         rgb[i] = Integer.parseInt(mix(PAPER, inside, cover).toEncodedSrgb().hex().substring(1), 16);
       }
       return Picture.of(SIZE, SIZE, rgb);
+    }
+
+    private static int rgb(penmirror.core.colour.EncodedSrgb colour) {
+      return (int) Math.round(255 * colour.red()) << 16
+          | (int) Math.round(255 * colour.green()) << 8
+          | (int) Math.round(255 * colour.blue());
     }
 
     private static OkLab mix(OkLab from, OkLab to, double share) {

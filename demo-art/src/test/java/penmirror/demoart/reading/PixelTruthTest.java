@@ -1,0 +1,177 @@
+package penmirror.demoart.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+import static org.assertj.core.data.Percentage.withPercentage;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.Lab;
+import penmirror.core.colour.OkLab;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.raster.Picture;
+import penmirror.demoart.manner.Parameter;
+import penmirror.demoart.page.AreaTruth;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.Illustration;
+
+/**
+ * Line and shading as read off the demo pictures against what they were drawn with. The hands:
+ * Odile Marrow flat shadows with a hard edge, Quill soft ones, Casimir solid black.
+ */
+class PixelTruthTest {
+  private static final int EACH = 6;
+
+  private record Read(Illustration drawn, PixelReadings readings) {
+    Optional<Double> value(Measure measure) {
+      return readings.estimate(measure).map(estimate -> estimate.value());
+    }
+  }
+
+  private static List<Read> flat;
+  private static List<Read> soft;
+
+  @BeforeAll
+  static void readThePictures() {
+    flat = read(DemoStudio.odileMarrow().sources());
+    soft = read(DemoStudio.ownHand());
+  }
+
+  private static List<Read> read(List<Commission> commissions) {
+    List<Read> read = new ArrayList<>();
+    for (Commission commission : commissions.subList(0, EACH)) {
+      Illustration drawn = Illustration.of(commission);
+      Picture picture = Picture.from(drawn.image());
+      read.add(new Read(drawn, new PixelReader().read(picture, drawn.marks(), step -> {})));
+    }
+    return read;
+  }
+
+  /** Shadow and light of the role with the largest shadow, as painted. */
+  private static Lab[] painted(Illustration drawn) {
+    AreaTruth largest = null;
+    for (AreaTruth area : drawn.rendering().areas()) {
+      boolean shaded = area.litRgb() != area.shadedRgb();
+      long both = Math.min(area.litPx(), area.shadedPx());
+      if (shaded && (largest == null || both > Math.min(largest.litPx(), largest.shadedPx()))) {
+        largest = area;
+      }
+    }
+    return new Lab[] {
+      Lab.from(EncodedSrgb.fromRgb(largest.litRgb())),
+      Lab.from(EncodedSrgb.fromRgb(largest.shadedRgb()))
+    };
+  }
+
+  @Test
+  void shadowsAreAsDeepAsTheyWerePainted() {
+    List<Read> all = new ArrayList<>(flat);
+    all.addAll(soft);
+    for (Read read : all) {
+      double step = 0;
+      double ratio = 0;
+      double weights = 0;
+      for (AreaTruth area : read.drawn.rendering().areas()) {
+        OkLab lit = OkLab.from(EncodedSrgb.fromRgb(area.litRgb()));
+        OkLab shaded = OkLab.from(EncodedSrgb.fromRgb(area.shadedRgb()));
+        double weight = Math.min(area.litPx(), area.shadedPx());
+        if (area.litRgb() != area.shadedRgb() && lit.chroma() > 0.03) {
+          step += weight * (shaded.lightness() - lit.lightness());
+          ratio += weight * shaded.chroma() / lit.chroma();
+          weights += weight;
+        }
+      }
+      assertThat(read.value(ShadeMeasures.LIGHTNESS_STEP).orElseThrow())
+          .as(read.drawn.commission().fileName())
+          .isCloseTo(step / weights, offset(0.01));
+      assertThat(read.value(ShadeMeasures.CHROMA_RATIO).orElseThrow())
+          .as(read.drawn.commission().fileName())
+          .isCloseTo(ratio / weights, offset(0.03));
+    }
+  }
+
+  /** In the palette stand both the light and its shadow, each as it was painted. */
+  @Test
+  void paintedColoursStandInThePalette() {
+    for (Read read : flat) {
+      for (Lab painted : painted(read.drawn)) {
+        double nearest =
+            read.readings.swatches().stream()
+                .mapToDouble(s -> Lab.from(s.colour().toEncodedSrgb()).ciede2000(painted))
+                .min()
+                .orElseThrow();
+        assertThat(nearest).as(read.drawn.commission().fileName()).isLessThan(1);
+      }
+    }
+  }
+
+  @Test
+  void hardEdgesAreHardAndSoftOnesAsSoftAsPainted() {
+    double[] hard =
+        flat.stream()
+            .mapToDouble(read -> read.value(ShadeMeasures.HARD).orElseThrow())
+            .sorted()
+            .toArray();
+    assertThat(hard[0]).as("hard share, least").isGreaterThan(0.85);
+    assertThat(hard[EACH / 2]).as("hard share, median").isGreaterThan(0.95);
+    List<Double> ratios = new ArrayList<>();
+    for (Read read : soft) {
+      double painted =
+          read.drawn.parameters().get(Parameter.SHADE_EDGE)
+              / 1000
+              * read.drawn.rendering().headPx();
+      ratios.add(read.value(ShadeMeasures.EDGE).orElseThrow() / painted);
+    }
+    double[] sorted = ratios.stream().mapToDouble(r -> r).sorted().toArray();
+    assertThat((sorted[EACH / 2 - 1] + sorted[EACH / 2]) / 2)
+        .as("read over painted, median of %s", Arrays.toString(sorted))
+        .isCloseTo(1, withPercentage(10));
+  }
+
+  @Test
+  void twoValuesAreTwo() {
+    int exact = 0;
+    for (Read read : flat) {
+      exact += Math.round(read.value(ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
+    }
+    for (Read read : soft) {
+      exact += Math.round(read.value(ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
+    }
+    assertThat(exact).isEqualTo(2 * EACH);
+  }
+
+  /** Folds and parts turned away mislead single pictures, so the median is asked. */
+  @Test
+  void theLightComesFromAboutWhereItWasSet() {
+    List<Double> off = new ArrayList<>();
+    for (Read read : flat) {
+      double set = read.drawn.rendering().lightDegrees();
+      read.value(ShadeMeasures.LIGHT_FROM)
+          .ifPresent(from -> off.add(Math.abs(Math.IEEEremainder(from - set, 360))));
+    }
+    double[] sorted = off.stream().mapToDouble(d -> d).sorted().toArray();
+    assertThat(sorted.length).isGreaterThanOrEqualTo(EACH - 1);
+    assertThat(sorted[sorted.length / 2]).isLessThan(25);
+  }
+
+  /** Ink of the manner: nearly black for one, as set; tinted for none. */
+  @Test
+  void theLineIsAsDarkAsTheInk() {
+    for (Read read : flat) {
+      double ink = read.drawn.parameters().get(Parameter.LINE_LIGHTNESS);
+      assertThat(read.value(LineMeasures.DARKNESS).orElseThrow())
+          .as(read.drawn.commission().fileName())
+          .isCloseTo(ink, offset(0.04));
+    }
+  }
+}
