@@ -33,8 +33,8 @@ import penmirror.core.raster.Picture;
  *
  * <p>Size is checked on the header before any pixel is decoded, so a decompression bomb costs
  * nothing. The camera's orientation is applied and colours are brought to sRGB by the file's own
- * profile. SVG is drawn 2400 px on its longer side; of OpenRaster the flattened picture is taken;
- * of moving pictures the first frame.
+ * profile. SVG is drawn 2400 px on its longer side; of OpenRaster the flattened picture is taken,
+ * and from its layers where it is drawn on; of moving pictures the first frame.
  */
 public final class PictureReader {
   private static final int JPEG_END_OF_IMAGE = 0xD9;
@@ -103,7 +103,14 @@ public final class PictureReader {
           new Opened(Picture.from(SvgDrawing.draw(bytes)), format, Optional.empty(), Profile.NONE);
       case OPENRASTER -> {
         Opened flat = openPixels(flattened(bytes), PictureFormat.PNG);
-        yield new Opened(flat.picture(), format, flat.resolution(), flat.profile());
+        Picture picture = flat.picture();
+        Optional<byte[]> drawnOn =
+            OpenRasterLayers.drawnOn(bytes, picture.widthPixels(), picture.heightPixels());
+        yield new Opened(
+            drawnOn.map(picture::withCoverage).orElse(picture),
+            format,
+            flat.resolution(),
+            flat.profile());
       }
       default -> openPixels(bytes, format);
     };

@@ -63,6 +63,19 @@ public final class Picture {
     return new Picture(widthPixels, heightPixels, rgb);
   }
 
+  /**
+   * The same pixels with another account of where they are drawn on.
+   *
+   * @param coverage 0 to 255, one a pixel; taken over, not copied
+   */
+  public Picture withCoverage(byte[] coverage) {
+    if (coverage.length != rgb.length) {
+      throw new IllegalArgumentException(
+          "A picture of " + rgb.length + " pixels got coverage for " + coverage.length);
+    }
+    return new Picture(widthPixels, heightPixels, rgb, coverage);
+  }
+
   /** Whether paper shows through somewhere. */
   public boolean hasTransparency() {
     return alpha != null;

@@ -22,6 +22,9 @@ import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
+import penmirror.core.file.PictureReader;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.raster.Picture;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
@@ -65,6 +68,32 @@ class LayersTest {
     }
     assertThat(read(entries.get("Thumbnails/thumbnail.png")).getHeight()).isLessThanOrEqualTo(256);
     assertThat(entries).containsKey("mergedimage.png");
+  }
+
+  /** Above the paper nothing but the figure is drawn, so the layers tell it exactly. */
+  @Test
+  void layersTellTheFigure() throws Exception {
+    Picture layered = new PictureReader().open(ora(SAMPLE.get(0))).picture();
+    Picture flat = Picture.from(Illustration.of(SAMPLE.get(0), 0.25).image());
+    assertThat(layered.widthPixels()).isEqualTo(flat.widthPixels());
+    assertThat(layered.hasTransparency()).isTrue();
+    assertThat(layered.coverage(0)).isZero();
+    int paper = flat.rgb(0);
+    int wrong = 0;
+    for (int i = 0; i < flat.pixelCount(); i++) {
+      boolean differs = colourStep(flat.rgb(i), paper) > 24;
+      wrong += differs && layered.coverage(i) < 0.02 ? 1 : 0;
+    }
+    assertThat(wrong).as("drawn pixels that no layer covers").isZero();
+    assertThat(new PixelReader().read(layered).figureAreaPixels())
+        .as("what the figure encloses is no figure")
+        .isLessThanOrEqualTo(new PixelReader().read(flat).figureAreaPixels());
+  }
+
+  private static int colourStep(int one, int other) {
+    return Math.abs((one >> 16 & 255) - (other >> 16 & 255))
+        + Math.abs((one >> 8 & 255) - (other >> 8 & 255))
+        + Math.abs((one & 255) - (other & 255));
   }
 
   /** Laid over each other, the visible layers are the finished picture. */
