@@ -15,6 +15,8 @@ import penmirror.core.OpenArt;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.NoReading.Reason;
@@ -93,6 +95,38 @@ class PixelReaderTest {
                           throw new CancellationException();
                         }))
         .isInstanceOf(CancellationException.class);
+  }
+
+  /** Only the head and the eyes can change what pixels say; a moved mouth is no reason to read. */
+  @Test
+  void heedsTheHeadAndTheEyesAlone() {
+    Marks none = Marks.none(View.FRONT);
+    Marks crown = none.with(Landmark.CROWN, Mark.placed(10, 10));
+    assertThat(PixelReader.heedsOtherwise(none, crown)).isTrue();
+    assertThat(PixelReader.heedsOtherwise(crown, crown.with(Landmark.MOUTH_L, Mark.placed(3, 3))))
+        .isFalse();
+    Marks proposed =
+        none.with(
+            Landmark.CROWN,
+            Mark.at(new penmirror.core.geometry.Point(10, 10), Mark.State.PROPOSED));
+    assertThat(PixelReader.heedsOtherwise(none, proposed)).as("not confirmed yet").isFalse();
+  }
+
+  /** A disc is averaged in linear light: half black and half white is 188 and not 128. */
+  @Test
+  void aDiscIsAveragedInLinearLight() {
+    BufferedImage image = new BufferedImage(101, 101, BufferedImage.TYPE_INT_RGB);
+    Graphics2D graphics = image.createGraphics();
+    graphics.setColor(Color.WHITE);
+    graphics.fillRect(0, 0, 50, 101);
+    OkLab mean =
+        RoleColours.discMean(
+            Picture.from(image), new penmirror.core.geometry.Point(50.5, 50.5), 40);
+    int grey = (int) Math.round(255 * mean.toEncodedSrgb().red());
+    assertThat(grey).isBetween(184, 190);
+    OkLab one =
+        RoleColours.discMean(Picture.from(image), new penmirror.core.geometry.Point(20.2, 7.9), 0);
+    assertThat(one.lightness()).isCloseTo(1, offset(1e-6));
   }
 
   private static Picture twoColours(int size) {

@@ -109,9 +109,9 @@ class ColourFactsTest {
     int exact = 0;
     List<String> far = new ArrayList<>();
     for (String head : OpenArt.heads()) {
-      Picture picture = OpenArt.draw("heads", head, 600);
+      Picture picture = OpenArt.draw("heads", head, 480);
       Map<Integer, Integer> counts = new HashMap<>();
-      Picture hard = OpenArt.drawHard("heads", head, 600);
+      Picture hard = OpenArt.drawHard("heads", head, 480);
       for (int i = 0; i < hard.pixelCount(); i++) {
         counts.merge(hard.rgb(i), 1, Integer::sum);
       }
