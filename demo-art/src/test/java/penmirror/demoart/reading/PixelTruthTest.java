@@ -30,7 +30,7 @@ import penmirror.demoart.studio.Illustration;
  * Odile Marrow flat shadows with a hard edge, Quill soft ones, Casimir solid black.
  */
 class PixelTruthTest {
-  private static final int EACH = 6;
+  private static final int EACH = 4;
 
   private record Read(Illustration drawn, PixelReadings readings) {
     Optional<Double> value(Measure measure) {
