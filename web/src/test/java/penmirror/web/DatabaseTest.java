@@ -51,6 +51,13 @@ abstract class DatabaseTest {
   /** A spy in every test, so that all share one application. */
   @MockitoSpyBean StudyStore studies;
 
+  /** Waits until nothing is left to be read in the background. */
+  void awaitReadings() {
+    org.awaitility.Awaitility.await()
+        .atMost(java.time.Duration.ofSeconds(90))
+        .until(() -> database.fetchCount(org.jooq.impl.DSL.table("scheduled_tasks")) == 0);
+  }
+
   @BeforeEach
   void emptyTheLibrary() {
     database.deleteFrom(STUDY).execute();

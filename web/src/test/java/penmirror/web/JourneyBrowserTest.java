@@ -227,6 +227,8 @@ class JourneyBrowserTest extends BrowserTest {
 
   /** The score on the page is what the core makes of the page's own sheet, marks and picture. */
   private void recompute(long redrawId) throws Exception {
+    awaitReadings();
+    page.reload();
     String shown = page.locator("#overall").textContent();
     String base = page.url().replaceFirst("(.*/studies/\\d+)/.*", "$1");
     StyleFile style = StyleFile.parse(page.request().get(base + "/rules/style.json").text());
@@ -239,7 +241,10 @@ class JourneyBrowserTest extends BrowserTest {
                     marks.marks(),
                     Optional.of(
                         new PixelReader()
-                            .read(new PictureReader().open(redraw(1).png()).picture()))));
+                            .read(
+                                new PictureReader().open(redraw(1).png()).picture(),
+                                marks.marks(),
+                                step -> {}))));
     assertThat(shown).isEqualTo(Wording.number(score.overall().orElseThrow(), 1));
     // Marked by hand through the page, the points lie where the drawing's truth has them.
     Point crown = marks.marks().point(Landmark.CROWN).orElseThrow();

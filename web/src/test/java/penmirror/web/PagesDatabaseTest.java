@@ -40,6 +40,7 @@ import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
+import penmirror.web.evidence.PixelReading;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -48,6 +49,7 @@ class PagesDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
   @Autowired WorkStore works;
   @Autowired MarkingStore markings;
+  @Autowired PixelReading pixelReading;
   @Autowired PixelReadingStore pixelReadings;
 
   private long study;
@@ -207,7 +209,10 @@ class PagesDatabaseTest extends DatabaseTest {
     }
     Work attempt = take(redraw(1), Work.Role.REDRAW);
     markings.save(attempt.id(), 0, redraw(1).truth());
-    awaitPixels();
+    // Some may have been read before they were marked.
+    works.inRole(study, Work.Role.SOURCE).forEach(w -> pixelReading.askAnew(w.pictureSha256()));
+    pixelReading.askAnew(attempt.pictureSha256());
+    awaitReadings();
 
     String page = text("/studies/" + study + "/mirror/" + attempt.id());
     StyleFile style = StyleFile.parse(text("/studies/" + study + "/rules/style.json"));
@@ -220,7 +225,10 @@ class PagesDatabaseTest extends DatabaseTest {
                     marks.marks(),
                     Optional.of(
                         new PixelReader()
-                            .read(new PictureReader().open(redraw(1).png()).picture()))));
+                            .read(
+                                new PictureReader().open(redraw(1).png()).picture(),
+                                marks.marks(),
+                                step -> {}))));
 
     assertThat(page)
         .contains("id=\"overall\">" + Wording.number(score.overall().orElseThrow(), 1) + "<")

@@ -19,6 +19,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import penmirror.core.figure.Marks;
 import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.PixelReader;
@@ -38,7 +39,7 @@ public class PixelReading {
   private static final Duration RETRY_AFTER = Duration.ofSeconds(10);
 
   /** Marks that pixels are read by come in one by one: only when they rest is it worth it. */
-  private static final Duration MARKS_REST = Duration.ofSeconds(20);
+  private static final Duration MARKS_REST = Duration.ofSeconds(6);
 
   private final PixelReadingStore store;
   private final MarkingStore markings;
@@ -62,7 +63,7 @@ public class PixelReading {
     OneTimeTask<String> task =
         Tasks.oneTime(READ_PIXELS)
             .onFailure(new FailureHandler.OnFailureRetryLater<>(RETRY_AFTER))
-            .execute((instance, context) -> read(instance.getId()));
+            .execute((instance, context) -> read(instance.getData()));
     scheduler =
         Scheduler.create(dataSource, task)
             .threads(readers())
@@ -92,20 +93,24 @@ public class PixelReading {
   /** Has a picture read, unless it has been read or is waiting already. */
   public void ask(String pictureSha256) {
     if (store.await(pictureSha256, PixelReader.ALGORITHM_VERSION)) {
-      schedule(pictureSha256, clock.instant());
+      schedule(pictureSha256, "", clock.instant());
     }
   }
 
   /** After the head or the eyes were marked otherwise: some readings heed where they are. */
   public void askOnceMarksRest(String pictureSha256) {
-    schedule(pictureSha256, clock.instant().plus(MARKS_REST));
+    schedule(pictureSha256, ":marks", clock.instant().plus(MARKS_REST));
   }
 
-  /** A job that waits for its retry is brought forward; one that runs will do the work itself. */
-  private void schedule(String pictureSha256, Instant when) {
+  /**
+   * A job that waits is brought to the given time; one that runs will do the work itself.
+   *
+   * @param why tells jobs of one picture apart, so that what changes while it is read is read again
+   */
+  private void schedule(String pictureSha256, String why, Instant when) {
     try {
       scheduler.schedule(
-          READ_PIXELS.instance(pictureSha256).data(pictureSha256).scheduledTo(when),
+          READ_PIXELS.instance(pictureSha256 + why).data(pictureSha256).scheduledTo(when),
           ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
     } catch (TaskInstanceCurrentlyExecutingException e) {
       LOG.info("Picture {} is being read already.", pictureSha256);
@@ -114,7 +119,7 @@ public class PixelReading {
 
   /** After the figure was corrected: what was read before stays until it is read anew. */
   public void askAnew(String pictureSha256) {
-    schedule(pictureSha256, clock.instant());
+    schedule(pictureSha256, ":figure", clock.instant());
   }
 
   public void askAgain(String pictureSha256) {
@@ -133,12 +138,13 @@ public class PixelReading {
       return; // The picture was taken away before its turn came.
     }
     store.reopen(sha256);
+    Marks heeded = markings.newestOnPicture(sha256).confirmed();
     try (Desk.Place place = desk.forReading()) {
       PixelReadings readings =
           new PixelReader()
               .look(
                   new PictureReader().open(file.get()).picture(),
-                  markings.newestOnPicture(sha256).confirmed(),
+                  heeded,
                   edits.of(sha256),
                   step -> {
                     if (!store.beginStep(sha256, step)) {
@@ -147,6 +153,9 @@ public class PixelReading {
                   })
               .readings();
       store.finish(sha256, readings);
+      if (PixelReader.heedsOtherwise(heeded, markings.newestOnPicture(sha256))) {
+        askOnceMarksRest(sha256); // It was marked while it was read.
+      }
     } catch (CancellationException e) {
       LOG.info("Reading of picture {} was stopped.", sha256);
     } catch (UnusablePictureException e) {
