@@ -42,6 +42,22 @@ public record OkLab(double lightness, double a, double b) {
     return Math.hypot(a, b);
   }
 
+  /** Degrees in [0, 360): about 30 red, 90 yellow, 145 green, 265 blue; 0 for grey. */
+  public double hueDegrees() {
+    double degrees = Math.toDegrees(Math.atan2(b, a));
+    return degrees < 0 ? degrees + 360 : degrees;
+  }
+
+  /** How far two hues lie apart the short way round, [0, 180] degrees. */
+  public double hueApart(OkLab other) {
+    return Math.abs(Math.IEEEremainder(hueDegrees() - other.hueDegrees(), 360));
+  }
+
+  /** What counts as black ink: dark and nearly without hue. */
+  public boolean isBlack() {
+    return lightness < 0.35 && chroma() < 0.08;
+  }
+
   /** Straight distance in OKLab, [0, about 1]. */
   public double distanceTo(OkLab other) {
     double dl = lightness - other.lightness;

@@ -159,7 +159,7 @@ public final class EvidenceJson {
           .put("share", swatch.shareOfFigure())
           .put("lightness", swatch.colour().lightness())
           .put("chroma", swatch.colour().chroma())
-          .put("hue", Math.toDegrees(Math.atan2(swatch.colour().b(), swatch.colour().a())));
+          .put("hue", swatch.colour().hueDegrees());
     }
     ArrayNode accents = node.putArray("accents");
     ColourFacts.accentLabels(palette).forEach(accents::add);

@@ -5,22 +5,7 @@ package penmirror.core.measure;
  * widths and ratios by their logarithm, shares by their log ratio, the rest as they are.
  */
 public enum Scale {
-  LINEAR {
-    @Override
-    public boolean admits(double value) {
-      return Double.isFinite(value);
-    }
-
-    @Override
-    public double toScale(double value) {
-      return value;
-    }
-
-    @Override
-    public double fromScale(double scaled) {
-      return scaled;
-    }
-  },
+  LINEAR,
   LOG {
     @Override
     public boolean admits(double value) {
@@ -74,21 +59,6 @@ public enum Scale {
   /** Directions and hues in degrees: 350 and 10 are 20 apart. */
   CIRCULAR {
     @Override
-    public boolean admits(double value) {
-      return Double.isFinite(value);
-    }
-
-    @Override
-    public double toScale(double value) {
-      return value;
-    }
-
-    @Override
-    public double fromScale(double scaled) {
-      return scaled;
-    }
-
-    @Override
     public double difference(double value, double centre) {
       return Math.IEEEremainder(value - centre, 360);
     }
@@ -100,21 +70,6 @@ public enum Scale {
   },
   /** Slants in degrees that have no head and tail: 85 and −85 are 10 apart. */
   AXIAL {
-    @Override
-    public boolean admits(double value) {
-      return Double.isFinite(value);
-    }
-
-    @Override
-    public double toScale(double value) {
-      return value;
-    }
-
-    @Override
-    public double fromScale(double scaled) {
-      return scaled;
-    }
-
     @Override
     public double difference(double value, double centre) {
       return Math.IEEEremainder(value - centre, 180);
@@ -167,12 +122,18 @@ public enum Scale {
   }
 
   /** Whether the value lies in the open range this scale is defined on. */
-  public abstract boolean admits(double value);
+  public boolean admits(double value) {
+    return Double.isFinite(value);
+  }
 
   /** From the measure's unit to the scale; only for values that are admitted. */
-  public abstract double toScale(double value);
+  public double toScale(double value) {
+    return value;
+  }
 
-  public abstract double fromScale(double scaled);
+  public double fromScale(double scaled) {
+    return scaled;
+  }
 
   /** The word used in files. */
   public String word() {

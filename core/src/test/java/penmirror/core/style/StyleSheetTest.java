@@ -142,4 +142,29 @@ class StyleSheetTest {
   private static MeasuredWork work(String id, View view, Map<Measure, Double> values) {
     return new MeasuredWork(id, "Work " + id, "", view, values, List.of());
   }
+
+  /** Light from 350 and from 10 degrees comes from above, and 5 is within its band. */
+  @Test
+  void directionsAreRuledTheShortWayRound() {
+    List<MeasuredWork> works = new java.util.ArrayList<>();
+    for (double from : new double[] {350, 10, 356, 4, 0}) {
+      works.add(
+          new MeasuredWork(
+              "" + from,
+              "",
+              "",
+              View.FRONT,
+              java.util.Map.of(penmirror.core.measure.shade.ShadeMeasures.LIGHT_FROM, from),
+              List.of()));
+    }
+    Rule rule =
+        StyleSheet.of("Light", View.FRONT, works)
+            .rule(penmirror.core.measure.shade.ShadeMeasures.LIGHT_FROM)
+            .orElseThrow();
+    assertThat(Math.IEEEremainder(rule.centre(), 360)).isCloseTo(0, offset(1e-6));
+    assertThat(Math.abs(rule.z(5))).isLessThan(1);
+    assertThat(Math.abs(rule.z(355))).isLessThan(1);
+    assertThat(Math.abs(rule.z(180))).isGreaterThan(5);
+    assertThat(rule.tolerance()).isLessThan(30);
+  }
 }

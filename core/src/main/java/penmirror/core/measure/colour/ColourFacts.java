@@ -118,10 +118,7 @@ public final class ColourFacts {
         ColourMeasures.WHITE,
         colour -> colour.lightness() > 0.95 && colour.chroma() < GREY ? 1 : 0,
         colour -> 1);
-    put(
-        ColourMeasures.BLACK,
-        colour -> colour.lightness() < 0.35 && colour.chroma() < 0.08 ? 1 : 0,
-        colour -> 1);
+    put(ColourMeasures.BLACK, colour -> colour.isBlack() ? 1 : 0, colour -> 1);
     put(ColourMeasures.GREY, colour -> colour.chroma() > GREY ? 0 : 1, colour -> 1);
     put(ColourMeasures.REDS, colour -> inHues(colour, 0, 50) ? 1 : 0, colour -> 1);
     put(ColourMeasures.YELLOWS, colour -> inHues(colour, 50, 110) ? 1 : 0, colour -> 1);
@@ -141,13 +138,8 @@ public final class ColourFacts {
     return Lab.from(encoded);
   }
 
-  static double hue(OkLab colour) {
-    double degrees = Math.toDegrees(Math.atan2(colour.b(), colour.a()));
-    return degrees < 0 ? degrees + 360 : degrees;
-  }
-
   private static boolean inHues(OkLab colour, double from, double to) {
-    return colour.chroma() > SLIGHT && hue(colour) >= from && hue(colour) < to;
+    return colour.chroma() > SLIGHT && colour.hueDegrees() >= from && colour.hueDegrees() < to;
   }
 
   /** A ratio of sums over the figure's pixels, with its error over tiles. */
@@ -210,7 +202,7 @@ public final class ColourFacts {
   }
 
   private static double[] hues(List<Swatch> coloured) {
-    return coloured.stream().mapToDouble(swatch -> hue(swatch.colour())).toArray();
+    return coloured.stream().mapToDouble(swatch -> swatch.colour().hueDegrees()).toArray();
   }
 
   private static double[] weights(List<Swatch> coloured) {
@@ -232,7 +224,9 @@ public final class ColourFacts {
     Weight isColoured = colour -> colour.chroma() > GREY ? 1 : 0;
     put(
         ColourMeasures.WARM,
-        colour -> isColoured.of(colour) * (hue(colour) < 110 || hue(colour) >= 330 ? 1 : 0),
+        colour ->
+            isColoured.of(colour)
+                * (colour.hueDegrees() < 110 || colour.hueDegrees() >= 330 ? 1 : 0),
         isColoured);
     put(
         ColourMeasures.CHROMA_COLOURED,

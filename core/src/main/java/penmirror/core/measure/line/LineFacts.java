@@ -29,11 +29,6 @@ public final class LineFacts {
   private static final double MIDDLE_FROM = 0.3;
   private static final double MIDDLE_TO = 0.7;
 
-  /** OKLab limits of what counts as black. */
-  private static final double BLACK_LIGHTNESS = 0.35;
-
-  private static final double BLACK_CHROMA = 0.08;
-
   /** Under this chroma a line has no hue of its own. */
   private static final double GREY_CHROMA = 0.03;
 
@@ -381,14 +376,14 @@ public final class LineFacts {
         chroma.add(colour.chroma(), step);
         total += step;
         heights += step * lines.toPicture(stroke.ys()[i]);
-        black += colour.lightness() < BLACK_LIGHTNESS && colour.chroma() < BLACK_CHROMA ? step : 0;
+        black += colour.isBlack() ? step : 0;
         double reach = stroke.widths()[i] / 2 + 2.5;
         OkLab right = colour(stroke, i, reach);
         OkLab left = colour(stroke, i, -reach);
         OkLab fill = right.chroma() > left.chroma() ? right : left;
         if (fill.chroma() > GREY_CHROMA) {
           beside += step;
-          tinted += colour.chroma() > GREY_CHROMA && hueApart(colour, fill) < SAME_HUE ? step : 0;
+          tinted += colour.chroma() > GREY_CHROMA && colour.hueApart(fill) < SAME_HUE ? step : 0;
         }
       }
     }
@@ -455,12 +450,6 @@ public final class LineFacts {
     y = Math.max(0, Math.min(lines.working().heightPixels() - 1, y));
     return OkLab.from(
         EncodedSrgb.fromRgb(lines.working().rgb(y * lines.working().widthPixels() + x)));
-  }
-
-  private static double hueApart(OkLab one, OkLab other) {
-    double degrees =
-        Math.toDegrees(Math.atan2(one.b(), one.a()) - Math.atan2(other.b(), other.a()));
-    return Math.abs(Math.IEEEremainder(degrees, 360));
   }
 
   /** Median of values by weight with its error, or too little of it. */

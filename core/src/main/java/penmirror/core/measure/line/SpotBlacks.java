@@ -6,9 +6,6 @@ import penmirror.core.raster.Mask;
 
 /** Areas of solid black: black that is thicker than any line. */
 public final class SpotBlacks {
-  private static final double BLACK_LIGHTNESS = 0.35;
-  private static final double BLACK_CHROMA = 0.08;
-
   /** Thicker than this many line widths is no line. */
   private static final double WIDTHS = 2.5;
 
@@ -22,10 +19,7 @@ public final class SpotBlacks {
     Mask figure = pixels.figure();
     boolean[] dark = new boolean[figure.values().length];
     for (int i = 0; i < dark.length; i++) {
-      dark[i] =
-          figure.values()[i]
-              && pixels.colours().lightness(i) < BLACK_LIGHTNESS
-              && Math.hypot(pixels.colours().a(i), pixels.colours().b(i)) < BLACK_CHROMA;
+      dark[i] = figure.values()[i] && pixels.colours().at(i).isBlack();
     }
     double unit = pixels.unitPixels() / pixels.factor();
     double radius =

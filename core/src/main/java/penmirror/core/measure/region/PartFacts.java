@@ -102,7 +102,11 @@ final class PartFacts {
       if (parts.is(i, Part.FEATURE) && label >= 0) {
         OkLab colour = flats.palette().colour(label);
         steps.add(colour.distanceTo(skin), 1);
-        red += colour.chroma() > 0.09 && hueFrom(colour, 10) < 40 ? 1 : 0;
+        red +=
+            colour.chroma() > 0.09
+                    && Math.abs(Math.IEEEremainder(colour.hueDegrees() - 10, 360)) < 40
+                ? 1
+                : 0;
         dark += colour.lightness() < DARK ? 1 : 0;
         count++;
       }
@@ -117,11 +121,6 @@ final class PartFacts {
     }
   }
 
-  private static double hueFrom(OkLab colour, double degrees) {
-    double hue = Math.toDegrees(Math.atan2(colour.b(), colour.a()));
-    return Math.abs(Math.IEEEremainder(hue - degrees, 360));
-  }
-
   private void skin() {
     OkLab skin = flats.palette().colour(parts.skin());
     findings.put(PartMeasures.SKIN_CHROMA, skin.chroma());
@@ -129,8 +128,7 @@ final class PartFacts {
       findings.absent(List.of(PartMeasures.SKIN_HUE, ShadeMeasures.SKIN_HUES), Reason.NO_HUE);
       return;
     }
-    double hue = Math.toDegrees(Math.atan2(skin.b(), skin.a()));
-    findings.put(PartMeasures.SKIN_HUE, hue < 0 ? hue + 360 : hue);
+    findings.put(PartMeasures.SKIN_HUE, skin.hueDegrees());
     double east = 0;
     double north = 0;
     double weight = 0;

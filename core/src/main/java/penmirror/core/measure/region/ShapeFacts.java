@@ -254,11 +254,7 @@ final class ShapeFacts {
     if (weak <= 0.02) {
       return true;
     }
-    double apart =
-        Math.abs(
-            Math.IEEEremainder(
-                Math.atan2(one.b(), one.a()) - Math.atan2(other.b(), other.a()), 2 * Math.PI));
     double ratio = one.chroma() / other.chroma();
-    return apart <= Math.toRadians(30) && ratio >= 0.5 && ratio <= 2;
+    return one.hueApart(other) <= 30 && ratio >= 0.5 && ratio <= 2;
   }
 }

@@ -143,9 +143,7 @@ public final class Materials {
     }
     if (weak > HAS_HUE) {
       double ratio = one.chroma() / other.chroma();
-      return ShadeFacts.hueApart(one, other) <= SAME_HUE
-          && ratio >= LEAST_RATIO
-          && ratio <= LARGEST_RATIO;
+      return one.hueApart(other) <= SAME_HUE && ratio >= LEAST_RATIO && ratio <= LARGEST_RATIO;
     }
     return true;
   }

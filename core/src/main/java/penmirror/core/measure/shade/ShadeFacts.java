@@ -144,14 +144,6 @@ public final class ShadeFacts {
     return List.copyOf(borders);
   }
 
-  static double hueApart(OkLab one, OkLab other) {
-    return Math.abs(Math.IEEEremainder(hue(one) - hue(other), 360));
-  }
-
-  private static double hue(OkLab colour) {
-    return Math.toDegrees(Math.atan2(colour.b(), colour.a()));
-  }
-
   private void values(Findings findings) {
     int[] histogram = new int[1001];
     double sum = 0;
@@ -312,8 +304,8 @@ public final class ShadeFacts {
 
   /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
   private static double turnToCool(OkLab light, OkLab dark) {
-    double turn = Math.IEEEremainder(hue(dark) - hue(light), 360);
-    double toCool = Math.IEEEremainder(COOL - hue(light), 360);
+    double turn = Math.IEEEremainder(dark.hueDegrees() - light.hueDegrees(), 360);
+    double toCool = Math.IEEEremainder(COOL - light.hueDegrees(), 360);
     return toCool >= 0 ? turn : -turn;
   }
 
