@@ -25,9 +25,6 @@ class HandsRecognisedTest {
   /** Every so many works one is asked; the others make the rules. One hand works in two manners. */
   private static final int ASKED = 3;
 
-  /** Of twelve that there are; the others would only take time. */
-  private static final int WORKS = 9;
-
   private static final double SCALE = 0.5;
 
   @Test
@@ -67,9 +64,7 @@ class HandsRecognisedTest {
   }
 
   private static List<MeasuredWork> works(List<Commission> commissions) {
-    return commissions.stream()
-        .limit(WORKS)
-        .parallel()
+    return commissions.parallelStream()
         .map(
             commission -> {
               Picture picture = Picture.from(Illustration.of(commission, SCALE).image());
