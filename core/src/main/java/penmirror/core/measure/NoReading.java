@@ -45,9 +45,7 @@ public record NoReading(Reason reason, List<Landmark> missing) implements Measur
     /** The part, such as face or cloth, was not found in the picture. */
     PART_NOT_FOUND,
     /** Corners and opening of the eyes are not marked. */
-    EYES_NOT_MARKED,
-    /** The picture is grey: colours say nothing of the style. */
-    GREY_PICTURE;
+    EYES_NOT_MARKED;
 
     /** Whether the picture was read and truly has nothing of it. */
     public boolean isTrulyAbsent() {

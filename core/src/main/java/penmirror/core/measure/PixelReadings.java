@@ -55,19 +55,4 @@ public record PixelReadings(
         .map(width -> OptionalDouble.of(width.value()))
         .orElse(OptionalDouble.empty());
   }
-
-  /** How many swatches, largest first, carry 95 % of what the swatches cover. */
-  public int coloursThatCarry() {
-    double total = swatches.stream().mapToDouble(Swatch::shareOfFigure).sum();
-    double sum = 0;
-    int count = 0;
-    for (Swatch swatch : swatches) {
-      if (sum >= 0.95 * total) {
-        break;
-      }
-      sum += swatch.shareOfFigure();
-      count++;
-    }
-    return count;
-  }
 }

@@ -103,6 +103,15 @@ public final class Picture {
     return rgb[index];
   }
 
+  /** Encoded luma at a row-major index, [0, 1]: the weights of ITU-R BT.601 on encoded values. */
+  public float luma(int index) {
+    int colour = rgb[index];
+    return (0.299f * ((colour >> 16) & 255)
+            + 0.587f * ((colour >> 8) & 255)
+            + 0.114f * (colour & 255))
+        / 255f;
+  }
+
   /**
    * Every pixel is the mean of a block of {@code factor} × {@code factor} of these, taken on the
    * encoded values; blocks cut by the right or lower edge are means of what is there.

@@ -1,7 +1,5 @@
 package penmirror.core.raster;
 
-import java.util.Arrays;
-
 /**
  * Connected pieces of equal label; pixels touch along their sides. Numbered in the order in which
  * their first pixel is met.
@@ -31,8 +29,7 @@ public final class Regions {
    */
   public static Regions of(int[] labels, int width, int height) {
     int[] provisional = new int[labels.length];
-    int[] parents = new int[1024];
-    int next = 0;
+    JoinedSets sets = new JoinedSets(0);
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
         int i = y * width + x;
@@ -44,25 +41,18 @@ public final class Regions {
         int left = x > 0 && labels[i - 1] == label ? provisional[i - 1] : NONE;
         int above = y > 0 && labels[i - width] == label ? provisional[i - width] : NONE;
         if (left < 0 && above < 0) {
-          if (next == parents.length) {
-            parents = Arrays.copyOf(parents, 2 * next);
-          }
-          parents[next] = next;
-          provisional[i] = next++;
+          provisional[i] = sets.add();
         } else if (left >= 0 && above >= 0 && left != above) {
-          int a = root(parents, left);
-          int b = root(parents, above);
-          parents[Math.max(a, b)] = Math.min(a, b);
-          provisional[i] = Math.min(a, b);
+          provisional[i] = sets.join(left, above);
         } else {
           provisional[i] = left >= 0 ? left : above;
         }
       }
     }
-    int[] numbers = new int[next];
+    int[] numbers = new int[sets.size()];
     int count = 0;
-    for (int p = 0; p < next; p++) {
-      int root = root(parents, p);
+    for (int p = 0; p < numbers.length; p++) {
+      int root = sets.root(p);
       numbers[p] = root == p ? count++ : numbers[root];
     }
     int[] areas = new int[count];
@@ -89,15 +79,6 @@ public final class Regions {
       labels[i] = set[i] ? 0 : NONE;
     }
     return of(labels, width, height);
-  }
-
-  private static int root(int[] parents, int p) {
-    int at = p;
-    while (parents[at] != at) {
-      parents[at] = parents[parents[at]];
-      at = parents[at];
-    }
-    return at;
   }
 
   public int count() {

@@ -2,6 +2,7 @@ package penmirror.core.scoring;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,15 +33,27 @@ import penmirror.core.style.Rule;
 final class FixFinder {
   private final Scorer scorer;
   private final Evidence redraw;
+  private final Map<Measure, MeasureResult> results;
   private final List<RuleScore> scores;
+  private final Optional<Double> house;
   private final double points;
   private final double headPixels;
 
-  FixFinder(Scorer scorer, Evidence redraw, List<RuleScore> scores) {
+  /**
+   * @param house points of the house colours, which no fix changes
+   */
+  FixFinder(
+      Scorer scorer,
+      Evidence redraw,
+      Map<Measure, MeasureResult> results,
+      List<RuleScore> scores,
+      Optional<Double> house) {
     this.scorer = scorer;
     this.redraw = redraw;
+    this.results = results;
     this.scores = scores;
-    points = points(redraw).orElse(0.0);
+    this.house = house;
+    points = scorer.overall(redraw.marks().view(), results, house).orElse(0.0);
     headPixels = redraw.marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
   }
 
@@ -197,9 +210,9 @@ final class FixFinder {
     if (!hasWords || !rule.isScored() || reading.isEmpty() || !score.misses()) {
       return Optional.empty();
     }
-    Map<Measure, MeasureResult> corrected = MeasureCatalogue.readAll(redraw);
+    Map<Measure, MeasureResult> corrected = new LinkedHashMap<>(results);
     corrected.put(measure, new Reading(measure, rule.centre(), 0, Reading.Method.FROM_PIXELS));
-    double gained = scorer.overall(redraw, corrected).orElse(points) - points;
+    double gained = scorer.overall(redraw.marks().view(), corrected, house).orElse(points) - points;
     double z = score.z().orElse(0.0);
     String text =
         Wording.text(
@@ -240,7 +253,7 @@ final class FixFinder {
   }
 
   private Optional<Double> points(Evidence evidence) {
-    return scorer.overall(evidence, MeasureCatalogue.readAll(evidence));
+    return scorer.overall(evidence.marks().view(), MeasureCatalogue.readAll(evidence), house);
   }
 
   private static List<Move> moves(Marks before, Marks after) {

@@ -50,11 +50,9 @@ public final class Scorer {
   private static final double HOUSE_SHARE = 0.1;
 
   private final StyleSheet sheet;
-  private final HouseColours houseColours;
 
   public Scorer(StyleSheet sheet) {
     this.sheet = sheet;
-    houseColours = HouseColours.of(sheet.works());
   }
 
   /** 1 up to one tolerance, then 2^−(z−1)²; {@code z} of either sign. */
@@ -69,7 +67,7 @@ public final class Scorer {
     View view = redraw.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
     List<Swatch> flats = redraw.pixels().map(PixelReadings::flats).orElse(List.of());
-    Optional<Double> house = houseColours.credit(flats, Scorer::credit).map(h -> 100 * h);
+    Optional<Double> house = houseColours(sheet, flats);
     List<Nearness> nearest = nearest(sheet, results);
     Optional<Double> byRules = byRules(rules);
     Optional<Double> overall = overall(byRules, nearest, house);
@@ -83,16 +81,14 @@ public final class Scorer {
         house,
         groups(rules),
         rules,
-        overall.isPresent() ? new FixFinder(this, redraw, rules).fixes() : List.of());
+        overall.isPresent()
+            ? new FixFinder(this, redraw, results, rules, house).fixes()
+            : List.of());
   }
 
   /** Overall points alone, for readings that were changed by hand; empty when nothing counts. */
-  Optional<Double> overall(Evidence redraw, Map<Measure, MeasureResult> results) {
-    List<Swatch> flats = redraw.pixels().map(PixelReadings::flats).orElse(List.of());
-    return overall(
-        byRules(ruleScores(sheet, redraw.marks().view(), results)),
-        nearest(sheet, results),
-        houseColours.credit(flats, Scorer::credit).map(h -> 100 * h));
+  Optional<Double> overall(View view, Map<Measure, MeasureResult> results, Optional<Double> house) {
+    return overall(byRules(ruleScores(sheet, view, results)), nearest(sheet, results), house);
   }
 
   private static List<Nearness> nearest(StyleSheet sheet, Map<Measure, MeasureResult> results) {
@@ -204,7 +200,12 @@ public final class Scorer {
     return overall(
         byRules(ruleScores(sheet, work.view(), results)),
         nearest(sheet, results),
-        HouseColours.of(sheet.works()).credit(work.flats(), Scorer::credit).map(h -> 100 * h));
+        houseColours(sheet, work.flats()));
+  }
+
+  /** Points of the house colours; empty where they cannot be told. */
+  private static Optional<Double> houseColours(StyleSheet sheet, List<Swatch> flats) {
+    return HouseColours.of(sheet.works()).credit(flats, Scorer::credit).map(h -> 100 * h);
   }
 
   private static Map<Measure, MeasureResult> results(MeasuredWork work) {

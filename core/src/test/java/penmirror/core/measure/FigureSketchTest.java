@@ -86,10 +86,7 @@ class FigureSketchTest {
 
   @Test
   void onPlainPaperALoopTakesOneOfTwo() {
-    Drawing two =
-        new Drawing(400, 200, 0xFFFFFF)
-            .fill(new Ellipse2D.Double(40, 40, 120, 120), 0x4D4566)
-            .fill(new Ellipse2D.Double(240, 40, 120, 120), 0x9A3A2A);
+    Drawing two = twoDiscs();
     List<Point> left =
         List.of(new Point(10, 10), new Point(190, 10), new Point(190, 190), new Point(10, 190));
     Mask one = figure(two.picture(), new FigureEdit(FigureEdit.Kind.LOOP, left, 0));
@@ -100,15 +97,9 @@ class FigureSketchTest {
   /** What the hand mends is what is measured. */
   @Test
   void readingsHeedTheMendedFigure() {
-    Drawing two =
-        new Drawing(400, 200, 0xFFFFFF)
-            .fill(new Ellipse2D.Double(40, 40, 120, 120), 0x4D4566)
-            .fill(new Ellipse2D.Double(240, 40, 120, 120), 0x9A3A2A);
+    Drawing two = twoDiscs();
     FigureEdit drop = new FigureEdit(FigureEdit.Kind.DROP, List.of(new Point(300, 100)), 4);
-    PixelReadings readings =
-        new PixelReader()
-            .look(two.picture(), Marks.none(View.FRONT), List.of(drop), step -> {})
-            .readings();
+    PixelReadings readings = look(two.picture(), drop).readings();
     assertThat(readings.swatches()).hasSize(1);
     assertThat(readings.swatches().get(0).hex()).isEqualTo("#4D4566");
   }
@@ -118,10 +109,7 @@ class FigureSketchTest {
     Drawing disc =
         new Drawing(200, 200, 0xFFFFFF).fill(new Ellipse2D.Double(40, 40, 120, 120), 0x4D4566);
     FigureEdit drop = new FigureEdit(FigureEdit.Kind.DROP, List.of(new Point(100, 100)), 4);
-    PixelReadings readings =
-        new PixelReader()
-            .look(disc.picture(), Marks.none(View.FRONT), List.of(drop), step -> {})
-            .readings();
+    PixelReadings readings = look(disc.picture(), drop).readings();
     assertThat(readings.figureAreaPixels()).isLessThan(1500);
   }
 
@@ -134,10 +122,17 @@ class FigureSketchTest {
         .hasMessageContaining("1 points");
   }
 
+  private static Drawing twoDiscs() {
+    return new Drawing(400, 200, 0xFFFFFF)
+        .fill(new Ellipse2D.Double(40, 40, 120, 120), 0x4D4566)
+        .fill(new Ellipse2D.Double(240, 40, 120, 120), 0x9A3A2A);
+  }
+
   private static Mask figure(Picture picture, FigureEdit... edits) {
-    return new PixelReader()
-        .look(picture, Marks.none(View.FRONT), List.of(edits), step -> {})
-        .figure()
-        .figure();
+    return look(picture, edits).figure().figure();
+  }
+
+  private static PixelEvidence look(Picture picture, FigureEdit... edits) {
+    return new PixelReader().look(picture, Marks.none(View.FRONT), List.of(edits), step -> {});
   }
 }

@@ -20,6 +20,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Picture;
@@ -34,7 +35,7 @@ class PixelReaderTest {
     assertThat(readings.figureAreaPixels()).isCloseTo(300L * 400, offset(1500L));
     assertThat(readings.swatches()).extracting(Swatch::hex).containsExactly("#7C8450", "#E3A93F");
     assertThat(readings.swatches().get(0).shareOfFigure()).isCloseTo(0.75, offset(0.005));
-    assertThat(readings.coloursThatCarry()).isEqualTo(2);
+    assertThat(readings.estimate(ColourMeasures.PALETTE_SIZE).orElseThrow().value()).isEqualTo(2);
   }
 
   @Test

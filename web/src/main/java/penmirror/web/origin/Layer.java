@@ -1,7 +1,6 @@
 package penmirror.web.origin;
 
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureGroup;
 
 /** What can be drawn over a picture, and which readings it explains. */
 enum Layer {
@@ -67,18 +66,5 @@ enum Layer {
       return PARTS;
     }
     return key.equals("figure.ground") ? FIGURE : COLOURS;
-  }
-
-  /** The group under which a button for it stands. */
-  MeasureGroup group() {
-    return switch (this) {
-      case WEIGHT, OUTLINE, BLACK, HATCHING -> MeasureGroup.LINE;
-      case VALUES, EDGES, LIGHT -> MeasureGroup.SHADE;
-      case COLOURS, ACCENTS -> MeasureGroup.COLOUR;
-      case STEPS -> MeasureGroup.EDGE;
-      case FIGURE -> MeasureGroup.SHAPE;
-      case PARTS -> MeasureGroup.PART;
-      case PLACES -> MeasureGroup.LAYOUT;
-    };
   }
 }

@@ -140,7 +140,6 @@ public final class LashReader {
   }
 
   private static double luma(Picture picture, int x, int y) {
-    int rgb = picture.rgb(y * picture.widthPixels() + x);
-    return (0.299 * ((rgb >> 16) & 255) + 0.587 * ((rgb >> 8) & 255) + 0.114 * (rgb & 255)) / 255;
+    return picture.luma(y * picture.widthPixels() + x);
   }
 }

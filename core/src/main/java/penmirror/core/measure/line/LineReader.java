@@ -182,12 +182,7 @@ public final class LineReader {
         .forEach(
             y -> {
               for (int i = y * width; i < (y + 1) * width; i++) {
-                int rgb = picture.rgb(i);
-                values[i] =
-                    (0.299f * ((rgb >> 16) & 255)
-                            + 0.587f * ((rgb >> 8) & 255)
-                            + 0.114f * (rgb & 255))
-                        / 255f;
+                values[i] = picture.luma(i);
               }
             });
     return new Plane(width, picture.heightPixels(), values);

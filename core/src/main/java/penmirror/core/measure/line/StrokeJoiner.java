@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import penmirror.core.raster.JoinedSets;
 
 /**
  * Joins strokes that a junction cut apart where one runs straight on into the other, as the pen
@@ -36,29 +37,19 @@ final class StrokeJoiner {
     List<Pair> pairs = pairs(ends);
     pairs.sort(Comparator.comparingDouble(Pair::cosine));
     boolean[] taken = new boolean[ends.size()];
-    int[] chain = new int[strokes.size()];
-    Arrays.setAll(chain, i -> i);
+    JoinedSets joined = new JoinedSets(strokes.size());
     for (Pair pair : pairs) {
       if (!taken[pair.one] && !taken[pair.other]) {
         taken[pair.one] = true;
         taken[pair.other] = true;
-        chain[root(chain, ends.get(pair.one).stroke)] = root(chain, ends.get(pair.other).stroke);
+        joined.join(ends.get(pair.one).stroke, ends.get(pair.other).stroke);
       }
     }
     double[] sums = new double[strokes.size()];
     for (int i = 0; i < strokes.size(); i++) {
-      sums[root(chain, i)] += strokes.get(i).length();
+      sums[joined.root(i)] += strokes.get(i).length();
     }
     return Arrays.stream(sums).filter(sum -> sum > 0).toArray();
-  }
-
-  private static int root(int[] chain, int i) {
-    int at = i;
-    while (chain[at] != at) {
-      chain[at] = chain[chain[at]];
-      at = chain[at];
-    }
-    return at;
   }
 
   private List<End> ends() {

@@ -53,20 +53,18 @@ public final class FigureParts {
   public static Optional<FigureParts> find(FlatPicture flats, Optional<HeadFrame> head) {
     int best = -1;
     double most = 0;
-    Moments[] moments = ShapeFacts.moments(flats);
-    int[][] boxes = flats.regions().boxes();
     for (int r = 0; r < flats.regions().count(); r++) {
-      double score = score(flats, moments[r], r, boxes[r], head);
+      double score = score(flats, r, head);
       if (score > most) {
         most = score;
         best = r;
       }
     }
-    return best < 0 ? Optional.empty() : Optional.of(of(flats, best, boxes[best]));
+    return best < 0 ? Optional.empty() : Optional.of(of(flats, best));
   }
 
-  private static double score(
-      FlatPicture flats, Moments moments, int region, int[] box, Optional<HeadFrame> head) {
+  private static double score(FlatPicture flats, int region, Optional<HeadFrame> head) {
+    Moments moments = flats.moments(region);
     if (flats.isLine(region)) {
       return 0;
     }
@@ -91,7 +89,7 @@ public final class FigureParts {
       double y = (moments.centreY() - figure[1]) / (figure[3] - figure[1]);
       place = Math.exp(-Math.pow((x - 0.5) / 0.3, 2) - Math.pow((y - 0.48) / 0.28, 2));
     }
-    Mask mask = flats.mask(region, box);
+    Mask mask = flats.mask(region);
     boolean[] holes = holes(mask);
     int filled = flats.regions().area(region);
     for (boolean hole : holes) {
@@ -138,10 +136,11 @@ public final class FigureParts {
     return count;
   }
 
-  private static FigureParts of(FlatPicture flats, int face, int[] box) {
+  private static FigureParts of(FlatPicture flats, int face) {
+    int[] box = flats.box(face);
     int width = flats.width();
     byte[] parts = new byte[width * flats.height()];
-    Mask mask = flats.mask(face, box);
+    Mask mask = flats.mask(face);
     boolean[] holes = holes(mask);
     int left = Math.max(0, box[0] - 2);
     int top = Math.max(0, box[1] - 2);

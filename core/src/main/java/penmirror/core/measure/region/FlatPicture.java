@@ -42,6 +42,8 @@ public final class FlatPicture {
   private final Map<Long, int[]> contacts = new HashMap<>();
   private final int[] perimeters;
   private final int[] box;
+  private final int[][] boxes;
+  private final Moments[] moments;
 
   private FlatPicture(Picture picture, FigurePixels pixels, Optional<DrawnLines> lines) {
     int byHeight = (int) Math.round(picture.heightPixels() / (double) HEIGHT);
@@ -73,6 +75,8 @@ public final class FlatPicture {
     findLines();
     findContacts();
     box = findBox();
+    boxes = regions.boxes();
+    moments = findMoments();
   }
 
   public static FlatPicture of(FigurePixels pixels, Optional<DrawnLines> lines) {
@@ -112,6 +116,19 @@ public final class FlatPicture {
               || regions.at(i + width) != here;
       perimeters[here] += edge ? 1 : 0;
     }
+  }
+
+  private Moments[] findMoments() {
+    Moments[] found = new Moments[regions.count()];
+    for (int r = 0; r < found.length; r++) {
+      found[r] = new Moments();
+    }
+    for (int i = 0; i < ink.length; i++) {
+      if (regions.at(i) >= 0) {
+        found[regions.at(i)].add(i % width(), i / width());
+      }
+    }
+    return found;
   }
 
   static long key(int one, int other) {
@@ -209,6 +226,16 @@ public final class FlatPicture {
     return box;
   }
 
+  /** Left, top, right, bottom of a region; the last two exclusive. */
+  int[] box(int region) {
+    return boxes[region];
+  }
+
+  /** Centre and axes of a region. */
+  Moments moments(int region) {
+    return moments[region];
+  }
+
   OkLab colour(int region) {
     return palette.colour(regions.label(region));
   }
@@ -239,7 +266,8 @@ public final class FlatPicture {
   }
 
   /** One region as a mask of its box with a margin of two pixels. */
-  Mask mask(int region, int[] regionBox) {
+  Mask mask(int region) {
+    int[] regionBox = boxes[region];
     int left = Math.max(0, regionBox[0] - 2);
     int top = Math.max(0, regionBox[1] - 2);
     int right = Math.min(width(), regionBox[2] + 2);

@@ -274,9 +274,7 @@ final class PartFacts {
     }
     Turning turning = new Turning();
     if (best >= 0) {
-      int[] box = flats.regions().boxes()[best];
-      turning.add(
-          Contour.of(flats.mask(best, box), Math.max(1.5, 0.005 * flats.unit())), flats.unit());
+      turning.add(Contour.of(flats.mask(best), Math.max(1.5, 0.005 * flats.unit())), flats.unit());
     }
     return turning;
   }

@@ -117,13 +117,11 @@ final class ShapeFacts {
   }
 
   private static void regions(FlatPicture flats, Findings findings) {
-    int[][] boxes = flats.regions().boxes();
     Turning pooled = new Turning();
     Turning large = new Turning();
     WeightedSample.Builder wiggles = WeightedSample.builder();
     WeightedSample.Builder compact = WeightedSample.builder();
     WeightedSample.Builder axes = WeightedSample.builder();
-    Moments[] moments = moments(flats);
     double logs = 0;
     double squares = 0;
     int count = 0;
@@ -138,8 +136,8 @@ final class ShapeFacts {
       count++;
       logs += Math.log(area);
       squares += Math.log(area) * Math.log(area);
-      axes.add(moments[r].axisRatio(), 1);
-      Contour contour = Contour.of(flats.mask(r, boxes[r]), sigma(flats));
+      axes.add(flats.moments(r).axisRatio(), 1);
+      Contour contour = Contour.of(flats.mask(r), sigma(flats));
       if (contour.size() == 0) {
         continue;
       }
@@ -192,23 +190,8 @@ final class ShapeFacts {
     }
   }
 
-  static Moments[] moments(FlatPicture flats) {
-    Moments[] moments = new Moments[flats.regions().count()];
-    for (int r = 0; r < moments.length; r++) {
-      moments[r] = new Moments();
-    }
-    int width = flats.width();
-    for (int i = 0; i < width * flats.height(); i++) {
-      if (flats.regions().at(i) >= 0) {
-        moments[flats.regions().at(i)].add(i % width, i / width);
-      }
-    }
-    return moments;
-  }
-
   /** Neighbouring flats of one local colour: a light and its shadow. */
   private static void pairs(FlatPicture flats, Findings findings) {
-    Moments[] moments = moments(flats);
     int pairs = 0;
     double border = 0;
     double smallerLighter = 0;
@@ -229,7 +212,7 @@ final class ShapeFacts {
       boolean oneLighter = flats.colour(one).lightness() > flats.colour(other).lightness();
       boolean oneSmaller = flats.regions().area(one) < flats.regions().area(other);
       smallerLighter += oneLighter == oneSmaller ? length : 0;
-      axes.add(moments[oneLighter ? other : one].axisRatio(), length);
+      axes.add(flats.moments(oneLighter ? other : one).axisRatio(), length);
     }
     findings.put(ShadeMeasures.PAIRS, pairs);
     if (pairs == 0) {

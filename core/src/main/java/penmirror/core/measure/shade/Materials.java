@@ -1,10 +1,10 @@
 package penmirror.core.measure.shade;
 
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import penmirror.core.colour.OkLab;
 import penmirror.core.measure.colour.Palette;
+import penmirror.core.raster.JoinedSets;
 import penmirror.core.raster.Regions;
 
 /**
@@ -52,8 +52,7 @@ public final class Materials {
     Regions regions = Regions.of(labels, width, height);
     int[] perimeters = new int[regions.count()];
     Map<Long, int[]> contacts = contacts(regions, perimeters);
-    int[] parents = new int[regions.count()];
-    Arrays.setAll(parents, i -> i);
+    JoinedSets joined = new JoinedSets(regions.count());
     double least = LEAST_REGION * figure;
     for (Map.Entry<Long, int[]> contact : contacts.entrySet()) {
       int one = (int) (contact.getKey() >> 32);
@@ -65,34 +64,25 @@ public final class Materials {
           && length >= Math.max(LEAST_CONTACT, LEAST_CONTACT_SHARE * shorter)
           && isOneColour(
               palette.colour(regions.label(one)), palette.colour(regions.label(other)))) {
-        parents[root(parents, one)] = root(parents, other);
+        joined.join(one, other);
       }
     }
     int[] numbers = new int[regions.count()];
     int count = 0;
     for (int r = 0; r < numbers.length; r++) {
-      if (root(parents, r) == r) {
+      if (joined.root(r) == r) {
         numbers[r] = count++;
       }
     }
     int[] of = new int[labels.length];
     int[] areas = new int[count];
     for (int i = 0; i < of.length; i++) {
-      of[i] = regions.at(i) < 0 ? Regions.NONE : numbers[root(parents, regions.at(i))];
+      of[i] = regions.at(i) < 0 ? Regions.NONE : numbers[joined.root(regions.at(i))];
       if (of[i] >= 0) {
         areas[of[i]]++;
       }
     }
     return new Materials(of, areas);
-  }
-
-  private static int root(int[] parents, int i) {
-    int at = i;
-    while (parents[at] != at) {
-      parents[at] = parents[parents[at]];
-      at = parents[at];
-    }
-    return at;
   }
 
   private static Map<Long, int[]> contacts(Regions regions, int[] perimeters) {
