@@ -94,14 +94,13 @@ public final class ProposalReport {
       }
       Optional<Proposal.Proposed> proposed = proposal.point(landmark);
       boolean stays =
-          proposed.filter(p -> p.place().distanceTo(place.get()) <= LEFT_ALONE * head).isPresent();
+          proposed
+              .filter(p -> pixelsOff(truth, landmark, place.get(), p.place()) <= LEFT_ALONE * head)
+              .isPresent();
       count += stays ? 0 : 1;
       boolean seen = truth.landmarks().get(landmark).state() == Mark.State.PLACED;
       if (proposed.isPresent() && seen) {
-        boolean heightOnly = landmark == Landmark.HAIR_TOP || landmark == Landmark.SOLE;
-        Point found = proposed.get().place();
-        double pixels =
-            heightOnly ? Math.abs(found.y() - place.get().y()) : found.distanceTo(place.get());
+        double pixels = pixelsOff(truth, landmark, place.get(), proposed.get().place());
         Outcome outcome = new Outcome(pixels / head, proposed.get().confidence());
         byLandmark
             .computeIfAbsent(name(landmark) + " | " + truth.view().word(), k -> new ArrayList<>())
@@ -112,6 +111,25 @@ public final class ProposalReport {
     if (truth.view() == View.FRONT || truth.view() == View.THREE_QUARTER) {
       actions.add(count);
     }
+  }
+
+  /** Of hair top and sole only the height tells; an iris' edge may stand anywhere on its rim. */
+  private static double pixelsOff(Marks truth, Landmark landmark, Point place, Point found) {
+    return switch (landmark) {
+      case HAIR_TOP, SOLE -> Math.abs(found.y() - place.y());
+      case IRIS_L_EDGE -> offRim(truth, Landmark.IRIS_L_CENTRE, place, found);
+      case IRIS_R_EDGE -> offRim(truth, Landmark.IRIS_R_CENTRE, place, found);
+      case PUPIL_L -> offRim(truth, Landmark.IRIS_L_CENTRE, place, found);
+      case PUPIL_R -> offRim(truth, Landmark.IRIS_R_CENTRE, place, found);
+      default -> found.distanceTo(place);
+    };
+  }
+
+  private static double offRim(Marks truth, Landmark centre, Point place, Point found) {
+    return truth
+        .point(centre)
+        .map(middle -> Math.abs(found.distanceTo(middle) - place.distanceTo(middle)))
+        .orElse(found.distanceTo(place));
   }
 
   /** Left and right together. */
@@ -135,7 +153,7 @@ public final class ProposalReport {
                   name,
                   errors.length,
                   100 * errors[errors.length / 2],
-                  100 * errors[(int) (0.9 * (errors.length - 1))],
+                  100 * errors[(int) Math.ceil(0.9 * (errors.length - 1))],
                   100.0 * Arrays.stream(errors).filter(e -> e <= RIGHT).count() / errors.length,
                   outcomes.stream().mapToDouble(Outcome::confidence).average().orElse(0)));
         });

@@ -7,15 +7,22 @@ import penmirror.core.figure.Landmark;
  * and openly licensed figures, docs/proposals.md says on which and how well it held.
  */
 final class Confidence {
-  /** Weights of the pair's score, its lead over the next, the evidence, and whether seen at all. */
+  /**
+   * Constant, and weights of the pair's score, its lead over the next, the evidence, whether seen
+   * at all, and a turned head.
+   */
   private enum Weights {
-    CORNER(0.18, -0.92, 0.52, 2.31, 0.18),
-    LID(-0.47, 0.15, 0.45, 1.43, -0.47),
-    IRIS(-0.38, -0.60, 1.73, 2.72, -0.38),
-    BROW(-0.68, 1.37, 0.25, 0.68, -0.35),
-    NOSE(-1.88, 1.41, 0.11, 1.40, 1.47),
-    MOUTH(-2.71, 1.00, 0.47, 1.51, 1.82),
-    CHIN(-2.74, 0.64, 0.03, 2.85, -2.74);
+    CORNER(-2.66, 1.54, 0.90, 1.13, 0, 0.71),
+    LID(-2.96, 1.46, 0.96, 1.13, 0, 1.14),
+    IRIS(-3.30, 1.03, 0.83, 0.63, 2.04, 1.18),
+    BROW(0.16, 0.76, 0.74, 0.67, 0, 0.39),
+    BROW_END(-0.12, 0, 0.43, 1.42, 0, 1.04),
+    NOSE(-1.37, 0.89, 0.87, 2.19, 0.57, 0.17),
+    MOUTH(0.12, 0.86, 0.39, 2.53, -3.17, 1.46),
+    CHIN(-4.70, 0.55, 0.62, 2.69, 0, -0.13),
+    CHEEK(-1.80, 0.70, 0.29, 1.03, 0, -3.98),
+    JAW(-2.88, -0.52, 0.60, 4.55, 0, 0.07),
+    CROWN(-1.28, 1.28, -0.27, 0, 0, -2.96);
 
     private final double[] b;
 
@@ -23,9 +30,14 @@ final class Confidence {
       this.b = b;
     }
 
-    double chance(double score, double margin, double evidence, boolean generic) {
+    double chance(double score, double margin, Face.Found found, boolean turned) {
       double z =
-          b[0] + b[1] * score / 5 + b[2] * margin / 2 + b[3] * evidence + (generic ? 0 : b[4]);
+          b[0]
+              + b[1] * score / 5
+              + b[2] * margin / 2
+              + b[3] * found.evidence()
+              + (found.generic() ? 0 : b[4])
+              + (turned ? b[5] : 0);
       return 1 / (1 + Math.exp(-z));
     }
   }
@@ -43,28 +55,35 @@ final class Confidence {
   /** Marked faces also helped to choose the pair. */
   private static final double LEARNED_LEAD = 2.5;
 
-  /** New figures lie farther from the mean of marked ones than those do from each other. */
-  private static final double NEW_FIGURE = 1.35;
+  /**
+   * How far a new figure lies from the mean of marked ones, in their spread. Below 1, since that
+   * spread is kept wide while few are marked.
+   */
+  private static final double NEW_FIGURE = 0.8;
+
+  /** What it says for a seen point that it lies just where marked figures have it. */
+  private static final double AGREEMENT = 0.7;
 
   private Confidence() {}
 
   /** The chance that a pair is the eyes, by its score; like marked faces it counts as more. */
-  static double ofPair(double score) {
-    return 1 / (1 + Math.exp(-(score - EVEN_SCORE) / SCORE_STEP));
-  }
-
   static double ofPair(double score, double likeness) {
-    return ofPair(score + LEARNED_LEAD + LIKENESS_GAIN * (likeness - USUAL_LIKENESS));
+    double z = score + LEARNED_LEAD + LIKENESS_GAIN * (likeness - USUAL_LIKENESS) - EVEN_SCORE;
+    return 1 / (1 + Math.exp(-z / SCORE_STEP));
   }
 
-  static double of(Landmark landmark, double score, double margin, Face.Found found) {
-    return switch (landmark) {
-      case HAIR_TOP -> 0.97;
-      case CROWN -> 0.44;
-      case CHEEK_L, CHEEK_R -> 0.35;
-      case JAW_L, JAW_R -> 0.25;
-      default -> weights(landmark).chance(score, margin, found.evidence(), found.generic());
-    };
+  /**
+   * For a point seen in the picture, whether or not the eyes are the right ones.
+   *
+   * @param score of the pair of eyes
+   * @param margin its lead over the best pair elsewhere, [0, 4]
+   * @param turned whether the head is in three-quarter view
+   */
+  static double of(
+      Landmark landmark, double score, double margin, Face.Found found, boolean turned) {
+    return landmark == Landmark.HAIR_TOP
+        ? 0.97
+        : weights(landmark).chance(score, margin, found, turned);
   }
 
   private static Weights weights(Landmark landmark) {
@@ -72,10 +91,14 @@ final class Confidence {
       case EYE_L_OUTER, EYE_L_INNER, EYE_R_INNER, EYE_R_OUTER -> Weights.CORNER;
       case IRIS_L_CENTRE, IRIS_L_EDGE, IRIS_L_TOP, IRIS_R_CENTRE, IRIS_R_EDGE, IRIS_R_TOP ->
           Weights.IRIS;
-      case BROW_L_OUTER, BROW_L_INNER, BROW_R_INNER, BROW_R_OUTER -> Weights.BROW;
+      case BROW_L_INNER, BROW_R_INNER -> Weights.BROW;
+      case BROW_L_OUTER, BROW_R_OUTER -> Weights.BROW_END;
       case NOSE_BASE -> Weights.NOSE;
       case MOUTH_L, MOUTH_R, MOUTH_TOP, MOUTH_BOTTOM -> Weights.MOUTH;
       case CHIN -> Weights.CHIN;
+      case CHEEK_L, CHEEK_R -> Weights.CHEEK;
+      case JAW_L, JAW_R -> Weights.JAW;
+      case CROWN -> Weights.CROWN;
       default -> Weights.LID;
     };
   }
@@ -96,7 +119,7 @@ final class Confidence {
 
   /** A seen point that lies where the marked figures have it is surer than one seen alone. */
   static double agreeing(double seen, double offInSpreads, double likeness) {
-    double gain = 2 - offInSpreads + Math.max(0, likeness);
+    double gain = AGREEMENT - offInSpreads + Math.max(0, likeness);
     double odds = seen / Math.max(1e-6, 1 - seen) * Math.exp(gain);
     return Math.min(0.99, odds / (1 + odds));
   }

@@ -10,6 +10,11 @@ import penmirror.core.geometry.Point;
  */
 record EyePair(Spot leftEye, Spot rightEye, double score) {
 
+  /** Whether light falls on one half of the face only: there one eye is dark, the other bright. */
+  boolean isHalfLit() {
+    return leftEye.bright() != rightEye.bright();
+  }
+
   Point leftMiddle() {
     return new Point(leftEye.x(), leftEye.y());
   }

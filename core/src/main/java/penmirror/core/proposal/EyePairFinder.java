@@ -17,6 +17,42 @@ final class EyePairFinder {
   /** Weighted OKLab distance within which a place is of the skin's colour. */
   private static final double SKIN = 0.05;
 
+  /** Lightness between the halves of a face of which one is painted black. */
+  private static final double HALF_LIT = 0.4;
+
+  /** What speaks for a pair, and how much. */
+  enum Term {
+    SIZE(0.15),
+    ASPECT(0.2),
+    TILT(1.8),
+    CONTRAST(3.1),
+    PLAIN(2.2),
+    SPACING(0.55),
+    FLAT(-0.6),
+    BRIGHT(-1.1),
+    HALF_LIT(-0.2),
+    LOW(1.05),
+    MIRROR(2.0),
+    SKIN(2.7),
+    ALONE(2.55),
+    INSIDE(1.9),
+    TOP(0.9),
+    WIDTH(2.1),
+    MOUTH(0.85),
+    MOUTH_CONTRAST(0.2),
+    BROWS(1.5),
+    NOSE(1.05),
+    SECOND_PAIR(3.1),
+    RANGE(1.0),
+    RANGE_ALIKE(0.5);
+
+    private final double weight;
+
+    Term(double weight) {
+      this.weight = weight;
+    }
+  }
+
   private final Ground ground;
   private final List<Spot> spots;
 
@@ -25,7 +61,7 @@ final class EyePairFinder {
 
   private final double[] vs;
 
-  private EyePairFinder(Ground ground, List<Spot> spots) {
+  EyePairFinder(Ground ground, List<Spot> spots) {
     this.ground = ground;
     this.spots = spots;
     us = new double[spots.size()];
@@ -43,20 +79,30 @@ final class EyePairFinder {
       for (Spot right : spots) {
         if (mayBePair(left, right)) {
           EyePair pair = new EyePair(left, right, 0);
-          pairs.add(pair.scored(cheap(pair)));
+          double[] terms = new double[Term.values().length];
+          cheap(pair, terms);
+          pairs.add(pair.scored(score(terms)));
         }
       }
     }
     return pairs.stream()
         .sorted(Comparator.comparingDouble(pair -> -pair.score()))
         .limit(MOST_WEIGHED)
-        .map(pair -> pair.scored(pair.score() + dear(pair)))
+        .map(pair -> pair.scored(score(terms(pair))))
         .sorted(Comparator.comparingDouble(pair -> -pair.score()))
         .toList();
   }
 
+  /** All terms of a pair, in the order of {@link Term}. */
+  double[] terms(EyePair pair) {
+    double[] terms = new double[Term.values().length];
+    cheap(pair, terms);
+    dear(pair, terms);
+    return terms;
+  }
+
   private static boolean mayBePair(Spot left, Spot right) {
-    if (left == right || left.bright() != right.bright() || left.x() >= right.x()) {
+    if (left == right || left.x() >= right.x()) {
       return false;
     }
     double dx = right.x() - left.x();
@@ -70,7 +116,9 @@ final class EyePairFinder {
         && d >= 1.15 * Math.max(left.width(), right.width())
         && d <= 14 * Math.max(left.longer(), right.longer())
         && Math.abs(Math.log(left.area() / (double) right.area())) <= 1.9
-        && ring <= 0.25;
+        && (left.bright() == right.bright()
+            ? ring <= 0.25
+            : Math.abs(left.ring()[0] - right.ring()[0]) >= HALF_LIT);
   }
 
   /** Cut, so that one odd term does not decide alone. */
@@ -78,33 +126,31 @@ final class EyePairFinder {
     return -Math.min(9, off * off);
   }
 
-  private double cheap(EyePair pair) {
+  /** What holds of eyes and is told by the two parts alone. */
+  private void cheap(EyePair pair, double[] terms) {
     Spot l = pair.leftEye();
     Spot r = pair.rightEye();
     double d = pair.distance();
     double size = Math.log(Math.sqrt(l.width() * l.height() / (r.width() * r.height())));
     double aspect = Math.log(l.width() / l.height()) - Math.log(r.width() / r.height());
-    double ring = 0;
-    for (int c = 0; c < 3; c++) {
-      ring += Math.pow(l.ring()[c] - r.ring()[c], 2);
-    }
     double longer = (l.longer() + r.longer()) / 2;
     boolean flat = (l.width() / l.height() + r.width() / r.height()) / 2 > 2.2;
     double lowFigure =
         Math.max(0, (pair.origin().y() - ground.top) / ground.boxHeight() - 0.55) / 0.12;
-    return 0.65 * normal(size / 0.35)
-        + 0.75 * normal(aspect / 0.5)
-        + 0.94 * normal(pair.tiltDegrees() / 9)
-        + 2.18 * Math.min(1, (l.contrast() + r.contrast()) / 2 / 0.5)
-        + 0.41 * normal(Math.sqrt(ring) / 0.06)
-        + 1.88 * (l.plainness() + r.plainness()) / 2
-        + 0.93 * normal(Math.log(longer / d / 0.33) / 0.6)
-        - (flat ? 0.93 : 0)
-        - (l.bright() ? 1.19 : 0)
-        - 1.03 * Math.min(25, lowFigure * lowFigure);
+    set(terms, Term.SIZE, normal(size / 0.35));
+    set(terms, Term.ASPECT, normal(aspect / 0.5));
+    set(terms, Term.TILT, normal(pair.tiltDegrees() / 9));
+    set(terms, Term.CONTRAST, Math.min(1, (l.contrast() + r.contrast()) / 2 / 0.5));
+    set(terms, Term.PLAIN, (l.plainness() + r.plainness()) / 2);
+    set(terms, Term.SPACING, normal(Math.log(longer / d / 0.33) / 0.6));
+    set(terms, Term.FLAT, flat ? 1 : 0);
+    set(terms, Term.BRIGHT, l.bright() && r.bright() ? 1 : 0);
+    set(terms, Term.HALF_LIT, pair.isHalfLit() ? 1 : 0);
+    set(terms, Term.LOW, -Math.min(25, lowFigure * lowFigure));
   }
 
-  private double dear(EyePair pair) {
+  /** What the face round them tells. */
+  private void dear(EyePair pair, double[] terms) {
     for (int i = 0; i < us.length; i++) {
       Point at = pair.inFrame(spots.get(i).x(), spots.get(i).y());
       us[i] = at.x();
@@ -112,28 +158,60 @@ final class EyePairFinder {
     }
     double d = pair.distance();
     Point origin = pair.origin();
-    double[] skin = skin(pair);
+    double[] skin = pair.isHalfLit() ? pair.leftEye().ring() : skin(pair);
+    double[] rightSkin = pair.isHalfLit() ? pair.rightEye().ring() : skin;
     double skinShare = share(pair, skin, -1, 1, -0.35, 1.3);
+    if (pair.isHalfLit()) {
+      skinShare += share(pair, rightSkin, -1, 1, -0.35, 1.3);
+    }
     double leftAlone = alone(pair.leftEye(), skin);
-    double rightAlone = alone(pair.rightEye(), skin);
-    double alone = ((leftAlone + rightAlone) / 2 + Math.min(leftAlone, rightAlone)) / 2;
+    double rightAlone = alone(pair.rightEye(), rightSkin);
     int top = ground.topOver(origin.x() - d, origin.x() + d);
     int x = (int) Math.round(origin.x());
     int y = (int) Math.round(origin.y());
     Mask mask = ground.figure.at(x, y) ? ground.figure : ground.span;
     double run = Math.max(1, Ground.run(mask, x, y));
     Below mouth = below(pair);
-    return 2.03 * mirror(pair)
-        + 3.17 * skinShare
-        + 2.41 * alone
-        + 2.30 * inside(pair)
-        + 0.49 * normal(Math.log(Math.max(0.05, (origin.y() - top) / d) / 1.35) / 0.6)
-        + 1.08 * normal(Math.log(run / d / 2.5) / 0.4)
-        + 1.24 * mouth.evidence()
-        + 0.51 * mouth.contrast()
-        + 1.23 * brows(pair)
-        + 0.83 * feature(pair, 0, 0.15, 0.55, 0.25, 0.25, 0.8).evidence()
-        - 1.33 * Math.exp(Math.min(0.5, secondPair(pair)));
+    set(terms, Term.MIRROR, mirror(pair));
+    set(terms, Term.SKIN, skinShare);
+    set(terms, Term.ALONE, ((leftAlone + rightAlone) / 2 + Math.min(leftAlone, rightAlone)) / 2);
+    set(terms, Term.INSIDE, inside(pair));
+    set(terms, Term.TOP, normal(Math.log(Math.max(0.05, (origin.y() - top) / d) / 1.35) / 0.6));
+    set(terms, Term.WIDTH, normal(Math.log(run / d / 2.5) / 0.4));
+    set(terms, Term.MOUTH, mouth.evidence());
+    set(terms, Term.MOUTH_CONTRAST, mouth.contrast());
+    set(terms, Term.BROWS, brows(pair));
+    set(terms, Term.NOSE, feature(pair, 0, 0.15, 0.55, 0.25, 0.25, 0.8).evidence());
+    set(terms, Term.SECOND_PAIR, -Math.exp(Math.min(0.5, secondPair(pair))));
+    set(terms, Term.RANGE, (range(pair.leftEye()) + range(pair.rightEye())) / 2);
+    set(terms, Term.RANGE_ALIKE, normal((range(pair.leftEye()) - range(pair.rightEye())) / 0.15));
+  }
+
+  /** Lightness between the lightest and the darkest of a part: eyes have white beside dark. */
+  private double range(Spot eye) {
+    float least = 1;
+    float most = 0;
+    for (int y = Math.max(0, eye.top()); y < Math.min(ground.height, eye.bottom()); y++) {
+      for (int x = Math.max(0, eye.left()); x < Math.min(ground.width, eye.right()); x++) {
+        float value = ground.lightness.values()[y * ground.width + x];
+        least = Math.min(least, value);
+        most = Math.max(most, value);
+      }
+    }
+    return Math.max(0, most - least);
+  }
+
+  private static void set(double[] terms, Term term, double value) {
+    terms[term.ordinal()] = value;
+  }
+
+  /** The weighted sum. */
+  private static double score(double[] terms) {
+    double sum = 0;
+    for (Term term : Term.values()) {
+      sum += term.weight * terms[term.ordinal()];
+    }
+    return sum;
   }
 
   private record Below(double evidence, double contrast) {}
@@ -244,11 +322,21 @@ final class EyePairFinder {
         double x = 1.25 * column / (columns - 1);
         Point right = pair.at(x, y);
         Point left = pair.at(-x, y);
-        one[row * columns + column] = ground.luma.at(right.x(), right.y());
-        other[row * columns + column] = ground.luma.at(left.x(), left.y());
+        if (pair.isHalfLit()) {
+          one[row * columns + column] = off(right, pair.rightEye());
+          other[row * columns + column] = off(left, pair.leftEye());
+        } else {
+          one[row * columns + column] = ground.luma.at(right.x(), right.y());
+          other[row * columns + column] = ground.luma.at(left.x(), left.y());
+        }
       }
     }
     return correlation(one, other);
+  }
+
+  /** How far a place is from what lies round the eye of its half, whichever way. */
+  private double off(Point at, Spot eye) {
+    return Math.abs(ground.lightness.at(at.x(), at.y()) - eye.ring()[0]);
   }
 
   /** Normalised, −1 to 1; 0 where one of them is flat. */

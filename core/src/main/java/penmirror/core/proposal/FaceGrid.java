@@ -1,6 +1,7 @@
 package penmirror.core.proposal;
 
 import java.util.Arrays;
+import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Plane;
@@ -14,6 +15,9 @@ final class FaceGrid {
   private static final double SHADE = 0.2;
 
   private static final double SAME_HUE = Math.cos(Math.toRadians(14));
+
+  /** Largest piece between two lines of a hatching: a twentieth of an eye distance squared. */
+  private static final int SLIVER = 200;
 
   /** Samples per eye distance. */
   static final int PER_UNIT = 64;
@@ -35,10 +39,18 @@ final class FaceGrid {
 
   private double[] colour = new double[3];
 
-  FaceGrid(Ground ground, EyePair eyes) {
-    Point origin = eyes.at(0, 0);
-    Point across = eyes.at(1, 0).minus(origin);
-    Point down = eyes.at(0, 1).minus(origin);
+  /** From the front, so that one half of the face is like the other. */
+  final boolean fromFront;
+
+  /**
+   * @param view from the front or three-quarter
+   */
+  FaceGrid(Ground ground, EyePair eyes, View view) {
+    fromFront = view == View.FRONT;
+    CloseUp closeUp = CloseUp.of(ground, eyes, new double[] {LEFT, TOP, RIGHT, BOTTOM}, PER_UNIT);
+    Point origin = onto(closeUp, ground, eyes.at(0, 0));
+    Point across = onto(closeUp, ground, eyes.at(1, 0)).minus(origin);
+    Point down = onto(closeUp, ground, eyes.at(0, 1)).minus(origin);
     for (int row = 0; row < height; row++) {
       double v = TOP + row / (double) PER_UNIT;
       for (int column = 0; column < width; column++) {
@@ -46,18 +58,43 @@ final class FaceGrid {
         double x = origin.x() + u * across.x() + v * down.x();
         double y = origin.y() + u * across.y() + v * down.y();
         int i = row * width + column;
-        lightness[i] = ground.lightness.at(x, y);
-        a[i] = ground.a.at(x, y);
-        b[i] = ground.b.at(x, y);
+        lightness[i] = closeUp.lightness().at(x, y);
+        a[i] = closeUp.a().at(x, y);
+        b[i] = closeUp.b().at(x, y);
       }
     }
-    boolean[] isSkin = skin(eyes);
+    if (eyes.isHalfLit() && fromFront) {
+      mirrorLitHalf(eyes.leftEye().bright());
+    }
+    boolean[] seed = skin(eyes);
+    boolean[] isSkin =
+        new SkinTones(width, height, lightness, a, b).grownFrom(seed, colour, middle(), SLIVER);
     float[] values = new float[isSkin.length];
     for (int i = 0; i < values.length; i++) {
       values[i] = isSkin[i] ? 1 : 0;
     }
     skin = new Plane(width, height, values);
     other = opened(isSkin);
+  }
+
+  /** The half that is painted black tells nothing; the lit one is taken for both. */
+  private void mirrorLitHalf(boolean rightIsLit) {
+    int middle = column(0);
+    for (int row = 0; row < height; row++) {
+      for (int away = 1; away < width - middle; away++) {
+        int right = row * width + middle + away;
+        int left = row * width + Math.max(0, middle - away);
+        int from = rightIsLit ? right : left;
+        int to = rightIsLit ? left : right;
+        lightness[to] = lightness[from];
+        a[to] = a[from];
+        b[to] = b[from];
+      }
+    }
+  }
+
+  private static Point onto(CloseUp closeUp, Ground ground, Point working) {
+    return closeUp.toPlane(ground.toPicture(working.x(), working.y()));
   }
 
   static int column(double u) {
@@ -108,6 +145,9 @@ final class FaceGrid {
     for (int c = 0; c < 3; c++) {
       ring[c] = (eyes.leftEye().ring()[c] + eyes.rightEye().ring()[c]) / 2;
     }
+    if (eyes.isHalfLit()) {
+      ring = (eyes.leftEye().bright() ? eyes.rightEye() : eyes.leftEye()).ring();
+    }
     boolean[] best = new boolean[0];
     int most = -1;
     for (double[] candidate :
@@ -141,6 +181,15 @@ final class FaceGrid {
       boolean shade =
           dl > -SHADE && dl < 0 && cosine > SAME_HUE && own > 0.6 * chroma && own < 1.9 * chroma;
       set[i] = dc < 0.045 && dl > -0.13 && dl < 0.06 || shade;
+    }
+    return set;
+  }
+
+  /** Where a face is hardly anything but skin and features, down to above the mouth. */
+  private boolean[] middle() {
+    boolean[] set = new boolean[lightness.length];
+    for (int row = row(-0.3); row <= row(0.7); row++) {
+      java.util.Arrays.fill(set, row * width + column(-0.9), row * width + column(0.9), true);
     }
     return set;
   }

@@ -46,23 +46,33 @@ final class FaceProposal {
   private final double score;
   private final double margin;
   private final double headUnits;
+  private final boolean turned;
 
-  private FaceProposal(Face face, double score, double margin) {
+  private FaceProposal(Face face, double score, double margin, boolean turned) {
     this.face = face;
+    this.turned = turned;
     this.score = score;
     this.margin = margin;
     Point crown = face.place(Landmark.CROWN).orElse(new Point(0, -1.2));
     headUnits = crown.distanceTo(face.place(Landmark.CHIN).orElse(new Point(0, 1.4)));
   }
 
-  /** In working pixels. */
+  /**
+   * In working pixels.
+   *
+   * @param turned whether the head is in three-quarter view
+   */
   static Map<Landmark, Proposal.Proposed> of(
-      Face face, double score, double margin, Optional<Learned> learned, double likeness) {
-    FaceProposal proposal = new FaceProposal(face, score, margin);
+      Face face,
+      double score,
+      double margin,
+      boolean turned,
+      Optional<Learned> learned,
+      double likeness) {
+    FaceProposal proposal = new FaceProposal(face, score, margin, turned);
     Map<Landmark, Proposal.Proposed> framed =
         learned.map(l -> proposal.joined(l, likeness)).orElseGet(proposal::seen);
-    double right =
-        learned.isPresent() ? Confidence.ofPair(score, likeness) : Confidence.ofPair(score);
+    double right = learned.isPresent() ? Confidence.ofPair(score, likeness) : 1;
     Map<Landmark, Proposal.Proposed> working = new EnumMap<>(Landmark.class);
     framed.forEach(
         (landmark, proposed) ->
@@ -88,7 +98,7 @@ final class FaceProposal {
   }
 
   private double confidence(Landmark landmark, Face.Found found) {
-    return Confidence.of(landmark, score, margin, found);
+    return Confidence.of(landmark, score, margin, found, turned);
   }
 
   /** Seen points that fit stay; the others, and what cannot be seen, come from the mean shape. */

@@ -27,6 +27,7 @@ final class Ground {
 
   private static final double RIDGE = 1e-3;
 
+  final Picture picture;
   final int width;
   final int height;
 
@@ -66,7 +67,9 @@ final class Ground {
             : longest < SHORTEST_PIXELS ? Math.min(2, SHORTEST_PIXELS / (double) longest) : 1;
     width = Math.max(1, (int) Math.round(picture.widthPixels() * scale));
     height = Math.max(1, (int) Math.round(picture.heightPixels() * scale));
-    int[] rgb = resized(picture, width, height);
+    this.picture = picture;
+    int[] rgb =
+        Resized.rgb(picture, 0, 0, picture.widthPixels(), picture.heightPixels(), width, height);
     OkLabPlanes colours = OkLabPlanes.of(rgb.length, i -> rgb[i]);
     luma = plane(i -> luma(rgb[i]));
     lightness = plane(colours::lightness);
@@ -146,51 +149,6 @@ final class Ground {
   private static float luma(int rgb) {
     return (0.299f * ((rgb >> 16) & 255) + 0.587f * ((rgb >> 8) & 255) + 0.114f * (rgb & 255))
         / 255f;
-  }
-
-  /** Mean over the area each new pixel covers; between pixels when enlarging. */
-  private static int[] resized(Picture picture, int width, int height) {
-    int sourceWidth = picture.widthPixels();
-    int sourceHeight = picture.heightPixels();
-    if (width == sourceWidth && height == sourceHeight) {
-      int[] same = new int[width * height];
-      Arrays.setAll(same, picture::rgb);
-      return same;
-    }
-    int[] result = new int[width * height];
-    double stepX = sourceWidth / (double) width;
-    double stepY = sourceHeight / (double) height;
-    java.util.stream.IntStream.range(0, height)
-        .parallel()
-        .forEach(
-            y -> {
-              double y0 = y * stepY;
-              double y1 = Math.min(sourceHeight, Math.max(y0 + stepY, y0 + 1));
-              double[] sums = new double[3 * width];
-              double[] weights = new double[width];
-              for (int sy = (int) y0; sy < y1; sy++) {
-                double wy = Math.min(y1, sy + 1) - Math.max(y0, sy);
-                for (int x = 0; x < width; x++) {
-                  double x0 = x * stepX;
-                  double x1 = Math.min(sourceWidth, Math.max(x0 + stepX, x0 + 1));
-                  for (int sx = (int) x0; sx < x1; sx++) {
-                    double weight = wy * (Math.min(x1, sx + 1) - Math.max(x0, sx));
-                    int colour = picture.rgb(sy * sourceWidth + sx);
-                    sums[3 * x] += weight * ((colour >> 16) & 255);
-                    sums[3 * x + 1] += weight * ((colour >> 8) & 255);
-                    sums[3 * x + 2] += weight * (colour & 255);
-                    weights[x] += weight;
-                  }
-                }
-              }
-              for (int x = 0; x < width; x++) {
-                int red = (int) Math.round(sums[3 * x] / weights[x]);
-                int green = (int) Math.round(sums[3 * x + 1] / weights[x]);
-                int blue = (int) Math.round(sums[3 * x + 2] / weights[x]);
-                result[y * width + x] = red << 16 | green << 8 | blue;
-              }
-            });
-    return result;
   }
 
   /** Near a smooth surface of colour through the border, so that a shaded ground is ground too. */
@@ -319,26 +277,7 @@ final class Ground {
 
   /** Opening by a square of three: single pixels and hairs fall away. */
   private Mask opened(Mask mask) {
-    return grown(shrunk(mask));
-  }
-
-  private Mask shrunk(Mask mask) {
-    boolean[] result = new boolean[width * height];
-    for (int y = 0; y < height; y++) {
-      for (int x = 0; x < width; x++) {
-        boolean all = true;
-        for (int dy = -1; dy <= 1 && all; dy++) {
-          for (int dx = -1; dx <= 1 && all; dx++) {
-            int nx = x + dx;
-            int ny = y + dy;
-            boolean outside = nx < 0 || ny < 0 || nx >= width || ny >= height;
-            all = outside || mask.at(nx, ny);
-          }
-        }
-        result[y * width + x] = all;
-      }
-    }
-    return new Mask(width, height, result);
+    return grown(mask.shrunk(1));
   }
 
   private Mask grown(Mask mask) {

@@ -31,6 +31,7 @@ record Outline(
   private static final int POINTS = 33;
   private static final int WIDTHS = 16;
   private static final int CHINS = 26;
+  private static final double INSIDE = 0.96;
   private static final double PRIOR_WEIGHT = 0.05;
   private static final int KEPT = 6;
   private static final int ROUNDS = 3;
@@ -61,6 +62,17 @@ record Outline(
     double deep = Math.pow(Math.max(0, Math.cos(angle)), 2 / power);
     return new Point(
         shift + half * Math.signum(sine) * wide + slant * deep, start + (chin - start) * deep);
+  }
+
+  /** Whether a place lies inside, above its upper end too; the line itself is outside. */
+  boolean holds(double u, double v) {
+    double deep = Math.max(0, (v - start) / Math.max(0.05, chin - start));
+    if (deep >= INSIDE) {
+      return false;
+    }
+    double wide = Math.pow(1 - Math.pow(deep, power), 1 / power);
+    double middle = shift + slant * deep;
+    return Math.abs(u - middle) < INSIDE * half * wide;
   }
 
   /** The likeliest outlines, best first, no two with the same chin. */

@@ -31,6 +31,10 @@ final class Parts {
               bottom * factor);
     }
 
+    private Part grown(int by) {
+      return new Part(pixels, area, left - by, top - by, right + by, bottom + by);
+    }
+
     int width() {
       return right - left;
     }
@@ -46,6 +50,18 @@ final class Parts {
     double middleY() {
       return (top + bottom - 1) / 2.0;
     }
+  }
+
+  /**
+   * The pieces once all that is at most {@code 2 cut} wide is cut through; their boxes reach as far
+   * as before, their pixels are those that are left. What is cut through at the mask's border
+   * counts as ending there.
+   */
+  static List<Part> cut(Mask mask, int cut) {
+    if (cut == 0) {
+      return of(mask);
+    }
+    return of(mask.shrunk(cut)).stream().map(part -> part.grown(cut)).toList();
   }
 
   static List<Part> of(Mask mask) {

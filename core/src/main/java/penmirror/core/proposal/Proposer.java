@@ -116,7 +116,7 @@ public final class Proposer {
             || best.size() < 2
             || best.get(0).score() - best.get(1).score() > CLEAR_LEAD;
     for (EyePair pair : clear ? best.subList(0, 1) : best) {
-      FaceGrid grid = new FaceGrid(ground, pair);
+      FaceGrid grid = new FaceGrid(ground, pair, known.view());
       if (orientations.isEmpty()) {
         Face face = FaceReader.read(ground, pair, grid, Outline.Prior.ANY, FaceReader.Expected.ANY);
         candidates.add(new Candidate(face, pair.score(), Optional.empty(), 0));
@@ -144,6 +144,7 @@ public final class Proposer {
         chosen.face(),
         plainScore(pairs, chosen.face().eyes()),
         Math.max(0, Math.min(4, margin)),
+        known.view() == View.THREE_QUARTER,
         chosen.learned(),
         chosen.likeness());
   }

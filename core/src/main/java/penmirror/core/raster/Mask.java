@@ -46,6 +46,37 @@ public final class Mask {
   }
 
   /**
+   * Where the whole square of side {@code 2 radius + 1} round a pixel is set; what lies outside the
+   * picture counts as set. This mask is not modified.
+   */
+  public Mask shrunk(int radius) {
+    boolean[] rows = new boolean[set.length];
+    for (int y = 0; y < height; y++) {
+      shrunkLine(set, rows, y * width, 1, width, radius);
+    }
+    boolean[] both = new boolean[set.length];
+    for (int x = 0; x < width; x++) {
+      shrunkLine(rows, both, x, width, height, radius);
+    }
+    return new Mask(width, height, both);
+  }
+
+  private static void shrunkLine(
+      boolean[] from, boolean[] to, int start, int stride, int length, int radius) {
+    int lastUnset = -radius - 1;
+    // A place stays once the next unset one to either side is farther than the radius.
+    for (int k = 0; k < length + radius; k++) {
+      if (k < length && !from[start + k * stride]) {
+        lastUnset = k;
+      }
+      int middle = k - radius;
+      if (middle >= 0) {
+        to[start + middle * stride] = lastUnset < middle - radius;
+      }
+    }
+  }
+
+  /**
    * This mask without its 8-connected pieces of fewer than {@code pixels} pixels. This mask is not
    * modified.
    */

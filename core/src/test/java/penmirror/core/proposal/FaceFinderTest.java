@@ -12,6 +12,7 @@ import java.awt.image.BufferedImage;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Landmark;
+import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
@@ -73,7 +74,11 @@ class FaceFinderTest {
   private static Face read(Ground ground) {
     EyePair eyes = eyes(ground);
     return FaceReader.read(
-        ground, eyes, new FaceGrid(ground, eyes), Outline.Prior.ANY, FaceReader.Expected.ANY);
+        ground,
+        eyes,
+        new FaceGrid(ground, eyes, View.FRONT),
+        Outline.Prior.ANY,
+        FaceReader.Expected.ANY);
   }
 
   private static Point place(Ground ground, Face face, Landmark landmark) {
@@ -161,7 +166,7 @@ class FaceFinderTest {
   void shadedSkinIsSkin() {
     Ground ground = ground(true);
     assertThat(place(ground, read(ground), Landmark.CHIN).y()).isCloseTo(450, offset(18.0));
-    FaceGrid grid = new FaceGrid(ground, eyes(ground));
+    FaceGrid grid = new FaceGrid(ground, eyes(ground), View.FRONT);
     assertThat(grid.skinAt(0, 1.35)).isGreaterThan(0.9);
     assertThat(grid.skinAt(0, 2.5)).isLessThan(0.1);
   }
@@ -177,7 +182,7 @@ class FaceFinderTest {
   @Test
   void outlinesOfOnePictureAreAlwaysTheSame() {
     Ground ground = ground(false);
-    FaceGrid grid = new FaceGrid(ground, eyes(ground));
+    FaceGrid grid = new FaceGrid(ground, eyes(ground), View.FRONT);
     List<Outline> once = Outline.find(grid, Outline.Prior.ANY);
     assertThat(Outline.find(grid, Outline.Prior.ANY)).isEqualTo(once);
     assertThat(once).isNotEmpty();

@@ -202,9 +202,9 @@ class ProposerTest {
     // A round cloud keeps within its spread in 39 cases of 100.
     assertThat(Confidence.ofSpread(0.05)).isCloseTo(0.393, offset(0.001));
     assertThat(Confidence.ofSpread(0.5)).isLessThan(0.01);
-    assertThat(Confidence.ofLearnedSpread(0.05)).isLessThan(Confidence.ofSpread(0.05));
-    assertThat(Confidence.ofPair(14)).isGreaterThan(0.99);
-    assertThat(Confidence.ofPair(2)).isLessThan(0.01);
+    assertThat(Confidence.ofLearnedSpread(0.05)).isGreaterThan(Confidence.ofLearnedSpread(0.1));
+    assertThat(Confidence.ofPair(14, 0.5)).isGreaterThan(0.99);
+    assertThat(Confidence.ofPair(-1, 0.5)).isLessThan(0.01);
   }
 
   private static Proposal propose(Picture picture) {
