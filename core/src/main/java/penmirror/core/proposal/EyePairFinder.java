@@ -61,7 +61,7 @@ final class EyePairFinder {
 
   private final double[] vs;
 
-  EyePairFinder(Ground ground, List<Spot> spots) {
+  private EyePairFinder(Ground ground, List<Spot> spots) {
     this.ground = ground;
     this.spots = spots;
     us = new double[spots.size()];
@@ -88,7 +88,10 @@ final class EyePairFinder {
     return pairs.stream()
         .sorted(Comparator.comparingDouble(pair -> -pair.score()))
         .limit(MOST_WEIGHED)
-        .map(pair -> pair.scored(score(terms(pair))))
+        .toList()
+        .parallelStream()
+        // One finder a pair: it keeps where the spots lie in the frame of the pair at hand.
+        .map(pair -> pair.scored(score(new EyePairFinder(ground, spots).terms(pair))))
         .sorted(Comparator.comparingDouble(pair -> -pair.score()))
         .toList();
   }

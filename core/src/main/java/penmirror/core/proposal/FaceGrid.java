@@ -68,7 +68,7 @@ final class FaceGrid {
     }
     boolean[] seed = skin(eyes);
     boolean[] isSkin =
-        new SkinTones(width, height, lightness, a, b).grownFrom(seed, colour, middle(), SLIVER);
+        new SkinTones(width, height, lightness, a, b, colour).grownFrom(seed, middle(), SLIVER);
     float[] values = new float[isSkin.length];
     for (int i = 0; i < values.length; i++) {
       values[i] = isSkin[i] ? 1 : 0;

@@ -59,10 +59,15 @@ final class SkinTones {
   /** Piece of each sample; −1 where there is none. */
   private final int[] pieces;
 
+  private final double[] colour;
   private final double[][] colours;
   private final List<Map<Integer, int[]>> contacts = new ArrayList<>();
 
-  SkinTones(int width, int height, float[] lightness, float[] a, float[] b) {
+  /**
+   * @param colour the skin's: lightness, a, b
+   */
+  SkinTones(int width, int height, float[] lightness, float[] a, float[] b, double[] colour) {
+    this.colour = colour;
     this.width = width;
     this.height = height;
     this.lightness = lightness;
@@ -82,14 +87,14 @@ final class SkinTones {
    * that. A face without even pieces, of noise or hatching, stays the seed.
    *
    * @param seed samples that are of the skin's colour
-   * @param colour that colour: lightness, a, b
    * @param middle samples of the middle of the face, above the mouth: the neck is not in it
    * @param sliver samples of the largest piece that may be left between two lines of a hatching
    */
-  boolean[] grownFrom(boolean[] seed, double[] colour, boolean[] middle, int sliver) {
+  boolean[] grownFrom(boolean[] seed, boolean[] middle, int sliver) {
     int[] sizes = new int[colours.length];
     int[] covered = new int[colours.length];
     int[] inMiddle = new int[colours.length];
+    int[] coveredInMiddle = new int[colours.length];
     int seeds = 0;
     int window = 0;
     for (int i = 0; i < pieces.length; i++) {
@@ -99,13 +104,14 @@ final class SkinTones {
         sizes[pieces[i]]++;
         covered[pieces[i]] += seed[i] ? 1 : 0;
         inMiddle[pieces[i]] += middle[i] ? 1 : 0;
+        coveredInMiddle[pieces[i]] += middle[i] && seed[i] ? 1 : 0;
       }
     }
     boolean[] skin = new boolean[colours.length];
     Deque<Integer> open = new ArrayDeque<>();
     int told = 0;
     for (int piece = 0; piece < skin.length; piece++) {
-      if (2 * covered[piece] >= sizes[piece] && inMiddle[piece] > LEAST_SHARE * window) {
+      if (2 * coveredInMiddle[piece] >= inMiddle[piece] && inMiddle[piece] > LEAST_SHARE * window) {
         skin[piece] = true;
         open.add(piece);
         told += inMiddle[piece];
@@ -202,11 +208,12 @@ final class SkinTones {
     for (int i = 0; i < areas.length; i++) {
       areas[sets.root(i)]++;
     }
+    boolean[] line = lines(sets, areas);
     int[] numbers = new int[width * height];
     Arrays.fill(numbers, -1);
     int count = 0;
     for (int i = 0; i < areas.length; i++) {
-      if (areas[i] >= LEAST_AREA) {
+      if (areas[i] >= LEAST_AREA && !line[i]) {
         numbers[i] = count++;
       }
     }
@@ -221,6 +228,32 @@ final class SkinTones {
       }
     }
     return means;
+  }
+
+  /**
+   * Dark sets, told by their roots, that are nowhere wider than a ramp: they part, they are no
+   * piece.
+   */
+  private boolean[] lines(JoinedSets sets, int[] areas) {
+    int half = WIDEST_RAMP / 2;
+    boolean[] line = new boolean[areas.length];
+    for (int i = 0; i < areas.length; i++) {
+      line[i] = areas[i] > 0 && lightness[i] < colour[0] - DARKER;
+    }
+    for (int y = half; y < height - half; y++) {
+      for (int x = half; x < width - half; x++) {
+        int i = y * width + x;
+        int root = sets.root(i);
+        if (line[root]
+            && sets.root(i - half) == root
+            && sets.root(i + half) == root
+            && sets.root(i - half * width) == root
+            && sets.root(i + half * width) == root) {
+          line[root] = false;
+        }
+      }
+    }
+    return line;
   }
 
   private boolean isOneStep(int one, int other) {

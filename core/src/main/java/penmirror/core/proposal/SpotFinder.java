@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Morphology;
 import penmirror.core.raster.Plane;
@@ -35,16 +37,17 @@ final class SpotFinder {
   private List<Spot> find() {
     Plane smooth = smoothed(ground.luma);
     Plane inverse = inverted(smooth);
-    List<Found> found = new ArrayList<>();
     double largest = 0.16 * Math.min(ground.boxWidth(), ground.boxHeight()) + 2;
-    for (int radius : RADII) {
-      if (radius <= largest) {
-        // Large parts are sought on a smaller copy: their boxes need no single pixels.
-        int factor = radius >= 16 ? 2 : 1;
-        collect(smooth, radius, factor, DARK, false, found);
-        collect(inverse, radius, factor, BRIGHT, true, found);
-      }
-    }
+    List<Found> found =
+        Arrays.stream(RADII)
+            .filter(radius -> radius <= largest)
+            .parallel()
+            .boxed()
+            .flatMap(
+                radius ->
+                    Stream.concat(
+                        found(smooth, radius, DARK, false), found(inverse, radius, BRIGHT, true)))
+            .collect(Collectors.toCollection(ArrayList::new));
     List<Found> single = new ArrayList<>();
     found.sort(Comparator.comparingDouble(f -> -f.weight()));
     for (Found candidate : found) {
@@ -75,11 +78,13 @@ final class SpotFinder {
     }
   }
 
-  private void collect(
-      Plane whole, int radius, int factor, double[] thresholds, boolean bright, List<Found> found) {
+  private Stream<Found> found(Plane whole, int radius, double[] thresholds, boolean bright) {
+    // Large parts are sought on a smaller copy: their boxes need no single pixels.
+    int factor = radius >= 16 ? 2 : 1;
     Plane plane = shrunk(whole, factor);
     float[] contrast =
         difference(Morphology.octagonClosing(plane, radius / factor), plane).values();
+    List<Found> found = new ArrayList<>();
     for (double threshold : thresholds) {
       boolean[] set = new boolean[contrast.length];
       for (int i = 0; i < set.length; i++) {
@@ -96,6 +101,7 @@ final class SpotFinder {
         }
       }
     }
+    return found.stream();
   }
 
   /** Of the size the radius looks for, and in the upper figure. */

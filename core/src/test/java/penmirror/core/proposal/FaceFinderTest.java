@@ -171,6 +171,124 @@ class FaceFinderTest {
     assertThat(grid.skinAt(0, 2.5)).isLessThan(0.1);
   }
 
+  /** Twelve megapixels with a head of 30 working pixels: the features are read from the picture. */
+  @Test
+  void aSmallHeadIsLookedAtCloser() {
+    BufferedImage sheet = new BufferedImage(3000, 4000, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = sheet.createGraphics();
+    g.setColor(PAPER);
+    g.fillRect(0, 0, 3000, 4000);
+    g.drawImage(face(false), 1200, 100, null);
+    g.setColor(INK);
+    g.fillRect(1400, 540, 200, 3200);
+    g.dispose();
+    Ground ground = new Ground(Picture.from(sheet));
+    Face face = read(ground);
+    assertThat(face.eyes().distance()).isLessThan(30);
+    assertThat(place(ground, face, Landmark.EYE_L_OUTER).distanceTo(new Point(1408, 360)))
+        .isLessThan(6);
+    assertThat(place(ground, face, Landmark.IRIS_R_CENTRE).distanceTo(new Point(1560, 360)))
+        .isLessThan(3);
+    assertThat(place(ground, face, Landmark.MOUTH_L).distanceTo(new Point(1457, 480)))
+        .isLessThan(6);
+  }
+
+  /** As wide as between its whites, also where a catchlight breaks it. */
+  @Test
+  void theIrisIsMeasuredBetweenItsWhites() {
+    BufferedImage image = face(false);
+    Graphics2D g = image.createGraphics();
+    g.setColor(Color.WHITE);
+    g.fill(new Ellipse2D.Double(244, 250, 7, 7));
+    g.dispose();
+    Ground ground = new Ground(Picture.from(image));
+    Face face = read(ground);
+    Point centre = place(ground, face, Landmark.IRIS_L_CENTRE);
+    assertThat(centre.distanceTo(new Point(240, 260))).isLessThan(1.5);
+    assertThat(centre.distanceTo(place(ground, face, Landmark.IRIS_L_EDGE)))
+        .isCloseTo(14, offset(1.5));
+  }
+
+  /** One half painted black, in it the eye left white: the lit half tells of both. */
+  @Test
+  void aHalfLitFaceHasADarkAndABrightEye() {
+    BufferedImage image = face(false);
+    Graphics2D g = image.createGraphics();
+    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    g.setClip(new Ellipse2D.Double(160, 130, 280, 320));
+    g.setColor(INK);
+    g.fillRect(300, 100, 300, 400);
+    g.setColor(Color.WHITE);
+    g.fill(new Ellipse2D.Double(328, 240, 64, 40));
+    g.setColor(INK);
+    g.fill(new Ellipse2D.Double(346, 246, 28, 28));
+    g.dispose();
+    Ground ground = new Ground(Picture.from(image));
+    EyePair pair = eyes(ground);
+    assertThat(pair.isHalfLit()).isTrue();
+    Face face = read(ground);
+    assertThat(place(ground, face, Landmark.EYE_L_OUTER).distanceTo(new Point(208, 260)))
+        .isLessThan(8);
+    assertThat(place(ground, face, Landmark.EYE_R_OUTER).distanceTo(new Point(392, 260)))
+        .isLessThan(10);
+    assertThat(place(ground, face, Landmark.CHIN).distanceTo(new Point(300, 450))).isLessThan(20);
+  }
+
+  @Test
+  void aBrowThatRunsIntoTheHairIsSeenWhereSkinLiesAboveIt() {
+    BufferedImage image = face(false);
+    Graphics2D g = image.createGraphics();
+    g.setColor(INK);
+    g.fillRect(180, 120, 50, 98);
+    g.dispose();
+    Ground ground = new Ground(Picture.from(image));
+    Point inner = place(ground, read(ground), Landmark.BROW_L_INNER);
+    assertThat(inner.distanceTo(new Point(277, 214))).isLessThan(10);
+  }
+
+  /** A bun stands on the head: the crown is the head's, the hair's top the bun's. */
+  @Test
+  void aBunIsNotTheHead() {
+    BufferedImage image = face(false);
+    Graphics2D g = image.createGraphics();
+    g.setColor(INK);
+    g.fill(new Ellipse2D.Double(265, 15, 70, 70));
+    g.dispose();
+    Ground plain = ground(false);
+    Ground ground = new Ground(Picture.from(image));
+    double crown = place(ground, read(ground), Landmark.CROWN).y();
+    assertThat(crown).isCloseTo(place(plain, read(plain), Landmark.CROWN).y(), offset(12.0));
+    assertThat(place(ground, read(ground), Landmark.HAIR_TOP).y()).isCloseTo(15, offset(4.0));
+  }
+
+  @Test
+  void anOutlineHoldsWhatLiesInside() {
+    Outline outline = new Outline(1, 1.5, 0, 2, 0.3, 0, 0);
+    assertThat(outline.holds(0, 1.4)).isTrue();
+    assertThat(outline.holds(0.8, 0.5)).isTrue();
+    assertThat(outline.holds(0.8, 1.3)).isFalse();
+    assertThat(outline.holds(0, 1.6)).isFalse();
+    assertThat(outline.holds(0.9, -1)).isTrue();
+    assertThat(outline.holds(1.1, -1)).isFalse();
+  }
+
+  @Test
+  void cutThroughWhereTheyAreThinPartsComeApart() {
+    boolean[] set = new boolean[20 * 9];
+    for (int y = 2; y < 7; y++) {
+      for (int x = 2; x < 18; x++) {
+        set[y * 20 + x] = x < 7 || x > 12 || y == 4;
+      }
+    }
+    Mask mask = new Mask(20, 9, set);
+    assertThat(Parts.cut(mask, 0)).hasSize(1);
+    List<Parts.Part> two = Parts.cut(mask, 1);
+    assertThat(two).hasSize(2);
+    assertThat(two.get(0).left()).isEqualTo(2);
+    assertThat(two.get(0).right()).isEqualTo(7);
+    assertThat(two.get(1).left()).isEqualTo(13);
+  }
+
   @Test
   void anOutlineRunsFromSideToSideOverTheChin() {
     Outline outline = new Outline(1.2, 1.6, 0.1, 2.2, 0.3, 0.05, 0);
