@@ -350,9 +350,10 @@ document.addEventListener('DOMContentLoaded', () => {
     $('about').textContent = now ? now.dataset.about : '';
     clearLegend();
     $('swatches').hidden = name !== 'colours';
-    $('figure-tools').hidden = name !== 'figure';
+    $('figure-tools').hidden = !isMended(name);
+    for (const tool of $('figure-tools').querySelectorAll('[data-of]')) tool.hidden = tool.dataset.of !== name;
     $('role-tools').hidden = name !== 'colours';
-    if (name !== 'figure') hold(null);
+    hold(null);
     if (name !== 'colours') picking(null);
     draw();
   }
@@ -469,10 +470,14 @@ document.addEventListener('DOMContentLoaded', () => {
     drawEdits();
     send();
   }
+  const isMended = (name) => name === 'figure' || name === 'parts';
+  const figureBrushes = ['loop', 'keep', 'drop'];
+  /** Whether a stroke belongs to what is mended on a layer: the figure or its parts. */
+  const isOf = (edit, name) => (figureBrushes.includes(edit.kind) ? 'figure' : 'parts') === name;
   function drawEdits() {
     editLayer.replaceChildren();
-    if (layer !== 'figure' || bare) return;
-    for (const edit of stroke ? [...edits, stroke] : edits) {
+    if (bare) return;
+    for (const edit of (stroke ? [...edits, stroke] : edits).filter((one) => isOf(one, layer))) {
       const d = edit.points.map(([x, y], i) => `${i ? 'L' : 'M'}${x} ${y}`).join('') + (edit.kind === 'loop' && edit !== stroke ? 'z' : edit.points.length === 1 ? 'h0.01' : '');
       svgNode('path', { d, fill: 'none', stroke: edit.kind === 'drop' ? '#222326' : '#fff', 'stroke-width': edit.kind === 'loop' ? 2 * first.view.scale : 2 * edit.radius, 'stroke-opacity': edit.kind === 'loop' ? 1 : 0.45, 'stroke-linecap': 'round', 'stroke-linejoin': 'round' }, editLayer);
     }
@@ -512,8 +517,17 @@ document.addEventListener('DOMContentLoaded', () => {
       }
     }
   }
-  $('undo-stroke').addEventListener('click', () => { if (edits.pop()) { drawEdits(); send(); } });
-  $('as-found').addEventListener('click', () => { if (edits.length) { edits.length = 0; drawEdits(); send(); } });
+  function keepEdits(kept) {
+    if (kept.length === edits.length) return;
+    edits.splice(0, edits.length, ...kept);
+    drawEdits();
+    send();
+  }
+  $('undo-stroke').addEventListener('click', () => {
+    const last = edits.findLastIndex((edit) => isOf(edit, layer));
+    keepEdits(edits.filter((edit, i) => i !== last));
+  });
+  $('as-found').addEventListener('click', () => keepEdits(edits.filter((edit) => !isOf(edit, layer))));
 
   // ---------- colours by role
   let tone = null;

@@ -125,6 +125,29 @@ class OriginBrowserTest extends BrowserTest {
     assertThat(complaints).isEmpty();
   }
 
+  /** A stroke over the scarf says that it is hair; the readings of the hair follow. */
+  @Test
+  void aStrokeSaysWhichPartSomethingIs() {
+    page.locator("[data-layer='parts'].bare:not(.reading)").click();
+    assertThat(page.locator("[data-brush='drop']")).isHidden();
+    page.locator("[data-brush='hair']").click();
+    Point chin = source(1).truth().point(Landmark.CHIN).orElseThrow();
+    stroke(chin.plus(new Point(-60, 120)), chin.plus(new Point(60, 130)));
+    assertThat(page.locator("#figure-state")).containsText("read again");
+    assertThat(edits.of(sha256)).singleElement();
+    assertThat(edits.of(sha256).get(0).kind()).isEqualTo(FigureEdit.Kind.HAIR);
+    page.locator("[data-layer='figure'].bare:not(.reading)").click();
+    assertThat(page.locator("[data-brush='hair']")).isHidden();
+    // What was said of the parts is not taken back from the figure's side.
+    page.locator("#undo-stroke").click();
+    assertThat(edits.of(sha256)).hasSize(1);
+    page.locator("[data-layer='parts'].bare:not(.reading)").click();
+    page.locator("#as-found").click();
+    until("() => document.getElementById('figure-state').textContent.includes('read again')");
+    assertThat(edits.of(sha256)).isEmpty();
+    assertThat(complaints).isEmpty();
+  }
+
   private void stroke(Point from, Point to) {
     double[] start = at(from);
     double[] end = at(to);

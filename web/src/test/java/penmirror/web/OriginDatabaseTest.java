@@ -101,7 +101,7 @@ class OriginDatabaseTest extends DatabaseTest {
   void strokesThatMakeNoSenseAreRefusedInWords() throws Exception {
     mvc.perform(figure("{\"edits\":[{\"kind\":\"melt\",\"radius\":4,\"points\":[[1,2]]}]}"))
         .andExpect(status().isBadRequest())
-        .andExpect(content().string(containsString("loop, keep or drop")));
+        .andExpect(content().string(containsString("loop, keep, drop, face")));
     mvc.perform(figure("{\"edits\":[{\"kind\":\"keep\",\"radius\":4,\"points\":[[1]]}]}"))
         .andExpect(status().isBadRequest())
         .andExpect(content().string(containsString("two numbers")));

@@ -53,7 +53,8 @@ public final class FigureEditsJson {
                 one.path("kind").asString("").toUpperCase(java.util.Locale.ROOT));
         edits.add(new FigureEdit(kind, points, Json.requireNumber(one, "radius", "a stroke")));
       } catch (IllegalArgumentException e) {
-        throw new FormatException("A stroke is a loop, keep or drop with points and a radius.");
+        throw new FormatException(
+            "A stroke is a loop, keep, drop, face, skin, hair or cloth with points and a radius.");
       }
     }
     return edits;

@@ -4,7 +4,7 @@ import java.util.List;
 import penmirror.core.geometry.Point;
 
 /**
- * One correction of what counts as figure, drawn by hand.
+ * One correction of what counts as figure, or of what belongs to which of its parts, drawn by hand.
  *
  * @param points in pixels of the picture; at least one, three for a loop
  * @param radiusPixels half the width of the brush; 0 for a loop
@@ -18,7 +18,20 @@ public record FigureEdit(Kind kind, List<Point> points, double radiusPixels) {
     /** This, and what is joined to it in the same colour, is figure. */
     KEEP,
     /** This, and what is joined to it in the same colour, is not. */
-    DROP;
+    DROP,
+    /** The flat colours under the stroke are the face; what they enclose are its features. */
+    FACE,
+    /** The flat colours under the stroke are skin elsewhere. */
+    SKIN,
+    /** The flat colours under the stroke are hair. */
+    HAIR,
+    /** The flat colours under the stroke are clothes. */
+    CLOTH;
+
+    /** Whether it says which part of the figure something is, not whether it is figure at all. */
+    public boolean isOfParts() {
+      return compareTo(FACE) >= 0;
+    }
 
     /** The word used in files. */
     public String word() {

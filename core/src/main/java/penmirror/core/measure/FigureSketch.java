@@ -62,7 +62,7 @@ final class FigureSketch {
       set = figure.count() > BUSY * set.length ? soughtIn(inLoop) : both(set, inLoop);
     }
     for (FigureEdit edit : edits) {
-      if (edit.kind() != FigureEdit.Kind.LOOP) {
+      if (edit.kind() == FigureEdit.Kind.KEEP || edit.kind() == FigureEdit.Kind.DROP) {
         brush(set, edit);
       }
     }

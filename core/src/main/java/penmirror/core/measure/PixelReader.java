@@ -91,7 +91,7 @@ public final class PixelReader {
   /**
    * The readings with all that they were read from, for showing where each comes from.
    *
-   * @param edits corrections of the figure by hand, in the order they were made
+   * @param edits corrections of the figure and its parts by hand, in the order they were made
    */
   public PixelEvidence look(
       Picture picture, Marks marks, List<FigureEdit> edits, Progress progress) {
@@ -119,7 +119,8 @@ public final class PixelReader {
 
     progress.begins(Step.SHAPES);
     FlatPicture flats = FlatPicture.of(figure, lines);
-    Optional<FigureParts> parts = RegionFacts.find(flats, lines, marks.headFrame(), findings);
+    Optional<FigureParts> parts =
+        RegionFacts.find(flats, lines, marks.headFrame(), edits, findings);
     PixelReadings readings =
         new PixelReadings(
             ALGORITHM_VERSION,
@@ -144,7 +145,7 @@ public final class PixelReader {
             ? FigureMask.covered(coarse).orElseGet(() -> FigureMask.of(colours, width, height))
             : FigureMask.of(colours, width, height);
     Mask figure =
-        edits.isEmpty()
+        edits.stream().allMatch(edit -> edit.kind().isOfParts())
             ? found
             : new FigureSketch(colours, width, height, factor).applied(found, edits);
     OkLab background = FigureMask.borderColour(colours, width, height);

@@ -3,7 +3,11 @@ package penmirror.core.measure.region;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import penmirror.core.figure.HeadFrame;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.FigureEdit;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Regions;
 
@@ -24,6 +28,12 @@ public final class FigureParts {
     CLOTH,
     SKIN
   }
+
+  /** Empty pixels round the face's mask. */
+  private static final int RIM = 2;
+
+  /** A brush takes the regions under its middle and this far out to its edge. */
+  private static final double OFF_MIDDLE = 0.7;
 
   private static final double LEAST_FACE = 0.03;
   private static final double LEAST_PART = 0.01;
@@ -48,19 +58,78 @@ public final class FigureParts {
 
   /**
    * @param head the marked head in pixels of the picture, if there is one
-   * @return empty when no region can be a face
+   * @param edits by hand, in the order they were made; those about the figure as a whole are passed
+   *     over. A face drawn by hand is taken for it; later strokes win over earlier ones.
+   * @return empty when no region can be a face and none was drawn
    */
-  public static Optional<FigureParts> find(FlatPicture flats, Optional<HeadFrame> head) {
+  public static Optional<FigureParts> find(
+      FlatPicture flats, Optional<HeadFrame> head, List<FigureEdit> edits) {
+    List<FigureEdit> strokes = edits.stream().filter(edit -> edit.kind().isOfParts()).toList();
+    boolean[] face = new boolean[flats.regions().count()];
+    boolean[] something = new boolean[face.length];
+    for (FigureEdit stroke : strokes) {
+      for (int region : under(flats, stroke)) {
+        face[region] = stroke.kind() == FigureEdit.Kind.FACE;
+        something[region] = true;
+      }
+    }
+    boolean drawn = false;
+    for (boolean one : face) {
+      drawn |= one;
+    }
+    if (!drawn) {
+      int found = mostLikeAFace(flats, head, something);
+      if (found < 0) {
+        return Optional.empty();
+      }
+      face[found] = true;
+    }
+    return Optional.of(of(flats, face, strokes));
+  }
+
+  /** Flat regions that a stroke runs over; drawn lines only where it touches nothing else. */
+  private static Set<Integer> under(FlatPicture flats, FigureEdit stroke) {
+    Set<Integer> regions = new TreeSet<>();
+    Set<Integer> lines = new TreeSet<>();
+    double reach = stroke.radiusPixels() / flats.factor();
+    List<Point> points = stroke.points();
+    for (int p = 0; p < points.size(); p++) {
+      Point from = points.get(Math.max(0, p - 1));
+      Point to = points.get(p);
+      int steps = 1 + (int) (from.distanceTo(to) / flats.factor());
+      for (int step = 0; step <= steps; step++) {
+        Point at = from.plus(to.minus(from).times(step / (double) steps));
+        double x = (at.x() + 0.5) / flats.factor() - 0.5;
+        double y = (at.y() + 0.5) / flats.factor() - 0.5;
+        for (double[] off : new double[][] {{0, 0}, {-1, 0}, {1, 0}, {0, -1}, {0, 1}}) {
+          int column = (int) Math.round(x + OFF_MIDDLE * reach * off[0]);
+          int row = (int) Math.round(y + OFF_MIDDLE * reach * off[1]);
+          if (column >= 0 && row >= 0 && column < flats.width() && row < flats.height()) {
+            int region = flats.regions().at(row * flats.width() + column);
+            if (region >= 0) {
+              (flats.isLine(region) ? lines : regions).add(region);
+            }
+          }
+        }
+      }
+    }
+    return regions.isEmpty() ? lines : regions;
+  }
+
+  /**
+   * @param spoken regions that a hand said are something else
+   */
+  private static int mostLikeAFace(FlatPicture flats, Optional<HeadFrame> head, boolean[] spoken) {
     int best = -1;
     double most = 0;
     for (int r = 0; r < flats.regions().count(); r++) {
-      double score = score(flats, r, head);
+      double score = spoken[r] ? 0 : score(flats, r, head);
       if (score > most) {
         most = score;
         best = r;
       }
     }
-    return best < 0 ? Optional.empty() : Optional.of(of(flats, best));
+    return best;
   }
 
   private static double score(FlatPicture flats, int region, Optional<HeadFrame> head) {
@@ -136,23 +205,34 @@ public final class FigureParts {
     return count;
   }
 
-  private static FigureParts of(FlatPicture flats, int face) {
-    int[] box = flats.box(face);
+  private static FigureParts of(FlatPicture flats, boolean[] face, List<FigureEdit> strokes) {
+    int[] box = {flats.width(), flats.height(), 0, 0};
+    int largest = -1;
+    for (int region = 0; region < face.length; region++) {
+      if (face[region]) {
+        int[] own = flats.box(region);
+        box[0] = Math.min(box[0], own[0]);
+        box[1] = Math.min(box[1], own[1]);
+        box[2] = Math.max(box[2], own[2]);
+        box[3] = Math.max(box[3], own[3]);
+        boolean larger =
+            largest < 0 || flats.regions().area(region) > flats.regions().area(largest);
+        largest = larger ? region : largest;
+      }
+    }
     int width = flats.width();
     byte[] parts = new byte[width * flats.height()];
-    Mask mask = flats.mask(face);
+    Mask mask = maskOf(flats, face, box);
     boolean[] holes = holes(mask);
-    int left = Math.max(0, box[0] - 2);
-    int top = Math.max(0, box[1] - 2);
     int area = 0;
     for (int i = 0; i < holes.length; i++) {
-      int at = (top + i / mask.width()) * width + left + i % mask.width();
       if (mask.values()[i] || holes[i]) {
-        parts[at] = (byte) (mask.values()[i] ? Part.FACE : Part.FEATURE).ordinal();
+        parts[onPicture(i, mask, box, width)] =
+            (byte) (mask.values()[i] ? Part.FACE : Part.FEATURE).ordinal();
         area++;
       }
     }
-    int skin = flats.regions().label(face);
+    int skin = flats.regions().label(largest);
     double hairEnd = box[1] + HAIR_DOWN_TO * (box[3] - box[1]);
     for (int i = 0; i < parts.length; i++) {
       if (parts[i] != Part.NONE.ordinal() || !flats.figure().values()[i]) {
@@ -165,7 +245,41 @@ public final class FigureParts {
               : y < hairEnd ? Part.HAIR : y >= box[3] ? Part.CLOTH : Part.NONE;
       parts[i] = (byte) part.ordinal();
     }
+    paint(flats, strokes, parts);
     return new FigureParts(flats, parts, skin, box, area);
+  }
+
+  /** The regions of a face in their box, with an empty rim, so that holes are told from outside. */
+  private static Mask maskOf(FlatPicture flats, boolean[] face, int[] box) {
+    int width = box[2] - box[0] + 2 * RIM;
+    int height = box[3] - box[1] + 2 * RIM;
+    boolean[] set = new boolean[width * height];
+    for (int y = box[1]; y < box[3]; y++) {
+      for (int x = box[0]; x < box[2]; x++) {
+        int region = flats.regions().at(y * flats.width() + x);
+        set[(y - box[1] + RIM) * width + x - box[0] + RIM] = region >= 0 && face[region];
+      }
+    }
+    return new Mask(width, height, set);
+  }
+
+  private static int onPicture(int i, Mask mask, int[] box, int width) {
+    return (box[1] - RIM + i / mask.width()) * width + box[0] - RIM + i % mask.width();
+  }
+
+  /** What a hand said of hair, skin and clothes; the face was heeded already. */
+  private static void paint(FlatPicture flats, List<FigureEdit> strokes, byte[] parts) {
+    for (FigureEdit stroke : strokes) {
+      if (stroke.kind() != FigureEdit.Kind.FACE) {
+        Part part = Part.valueOf(stroke.kind().name());
+        Set<Integer> regions = under(flats, stroke);
+        for (int i = 0; i < parts.length; i++) {
+          if (regions.contains(flats.regions().at(i)) && flats.figure().values()[i]) {
+            parts[i] = (byte) part.ordinal();
+          }
+        }
+      }
+    }
   }
 
   public Part at(int pixel) {

@@ -3,6 +3,7 @@ package penmirror.core.measure.region;
 import java.util.List;
 import java.util.Optional;
 import penmirror.core.figure.HeadFrame;
+import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
@@ -29,10 +30,15 @@ public final class RegionFacts {
 
   /**
    * @param head the marked head in pixels of the picture, if there is one
+   * @param edits by hand; those about the parts are heeded
    * @return the parts that were found
    */
   public static Optional<FigureParts> find(
-      FlatPicture flats, Optional<DrawnLines> lines, Optional<HeadFrame> head, Findings findings) {
+      FlatPicture flats,
+      Optional<DrawnLines> lines,
+      Optional<HeadFrame> head,
+      List<FigureEdit> edits,
+      Findings findings) {
     if (flats.figureArea() < LEAST_FIGURE || flats.palette().swatches().isEmpty()) {
       findings.absent(all(), Reason.NO_FIGURE);
       findings.absent(
@@ -49,7 +55,7 @@ public final class RegionFacts {
     EdgeFacts.find(flats, findings);
     ShapeFacts.find(flats, findings);
     lines.ifPresent(drawn -> lineStep(flats, drawn, findings));
-    Optional<FigureParts> parts = FigureParts.find(flats, head);
+    Optional<FigureParts> parts = FigureParts.find(flats, head, edits);
     if (parts.isPresent()) {
       PartFacts.find(flats, parts.get(), findings);
       lines.ifPresent(drawn -> lineInFace(flats, parts.get(), drawn, findings));

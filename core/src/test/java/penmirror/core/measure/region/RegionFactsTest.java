@@ -8,6 +8,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,6 +19,8 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelEvidence;
@@ -106,6 +109,39 @@ class RegionFactsTest {
     assertThat(at(of.parts().orElseThrow(), of, 200, 340)).isEqualTo(FigureParts.Part.FACE);
   }
 
+  /** A stroke over the coat makes it the face; the one over the hair says that it is clothes. */
+  @Test
+  void strokesSayWhichPartIsWhich() {
+    PixelEvidence of =
+        look(
+            bust(),
+            Marks.none(View.FRONT),
+            new FigureEdit(
+                FigureEdit.Kind.FACE, List.of(new Point(150, 340), new Point(250, 350)), 6),
+            new FigureEdit(FigureEdit.Kind.CLOTH, List.of(new Point(200, 50)), 6),
+            new FigureEdit(FigureEdit.Kind.SKIN, List.of(new Point(200, 170)), 6));
+    FigureParts parts = of.parts().orElseThrow();
+    assertThat(at(parts, of, 200, 380)).isEqualTo(FigureParts.Part.FACE);
+    assertThat(at(parts, of, 200, 60)).isEqualTo(FigureParts.Part.CLOTH);
+    assertThat(at(parts, of, 200, 190)).isEqualTo(FigureParts.Part.SKIN);
+    // The figure as a whole is as it was.
+    assertThat(of.readings().figureAreaPixels())
+        .isEqualTo(look(bust(), Marks.none(View.FRONT)).readings().figureAreaPixels());
+  }
+
+  /** A later stroke wins; a face that is said to be hair is not sought there again. */
+  @Test
+  void theLastStrokeWins() {
+    FigureEdit first = new FigureEdit(FigureEdit.Kind.CLOTH, List.of(new Point(200, 60)), 4);
+    FigureEdit second = new FigureEdit(FigureEdit.Kind.HAIR, List.of(new Point(200, 60)), 4);
+    FigureEdit face = new FigureEdit(FigureEdit.Kind.HAIR, List.of(new Point(200, 190)), 4);
+    PixelEvidence hair = look(bust(), Marks.none(View.FRONT), first, second);
+    assertThat(at(hair.parts().orElseThrow(), hair, 200, 60)).isEqualTo(FigureParts.Part.HAIR);
+    PixelEvidence none = look(bust(), Marks.none(View.FRONT), face);
+    none.parts()
+        .ifPresent(parts -> assertThat(at(parts, none, 200, 190)).isEqualTo(FigureParts.Part.HAIR));
+  }
+
   @Test
   void nothingButPaperHasNoParts() {
     PixelReadings readings = new PixelReader().read(new Drawing(90, 90, 0xFFFFFF).picture());
@@ -151,8 +187,8 @@ class RegionFactsTest {
         .fill(new Ellipse2D.Double(180, 205, 40, 14), 0xB04A3A);
   }
 
-  private static PixelEvidence look(Drawing drawing, Marks marks) {
-    return new PixelReader().look(drawing.picture(), marks, java.util.List.of(), step -> {});
+  private static PixelEvidence look(Drawing drawing, Marks marks, FigureEdit... edits) {
+    return new PixelReader().look(drawing.picture(), marks, List.of(edits), step -> {});
   }
 
   private static FigureParts.Part at(FigureParts parts, PixelEvidence of, int x, int y) {
