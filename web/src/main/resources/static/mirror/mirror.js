@@ -79,6 +79,62 @@
   mirror.addEventListener('pointermove', (event) => { if (dragging) setFold(toPicture(event)); });
   mirror.addEventListener('pointerup', () => { dragging = false; });
 
+  // ---------- where readings come from, over both pictures
+  const layerChoice = node('layer');
+  let evidence = null;
+  let marksWere = false;
+  async function looked() {
+    const { Evidence } = window.penMirror.layers;
+    if (!evidence) {
+      evidence = [...document.querySelectorAll('.layer-over')].map((parent) => {
+        const data = parent.dataset;
+        const one = new Evidence(Number(data.width), Number(data.height), parent, Number(data.head));
+        return { one, loaded: one.load(data.origin) };
+      });
+    }
+    await Promise.all(evidence.map((each) => each.loaded));
+    return evidence.map((each) => each.one);
+  }
+  async function showLayer(name) {
+    const { Legend, layers } = window.penMirror.layers;
+    const state = node('layer-state');
+    const legend = new Legend(node('legend'), node('layer-words'));
+    layerChoice.value = name;
+    // Pins and dots would hide what is shown: they come back with the pictures alone.
+    if (name && pressed('marks')) {
+      marksWere = true;
+      toggle('marks');
+    } else if (!name && marksWere) {
+      marksWere = false;
+      if (!pressed('marks')) toggle('marks');
+    }
+    node('layer-legend').hidden = !name;
+    legend.clear();
+    node('layer-about').textContent = layerChoice.selectedOptions[0].dataset.about ?? '';
+    document.querySelectorAll('.from').forEach((row) => row.classList.toggle('now', row.dataset.layer === name));
+    if (!name && !evidence) return;
+    state.textContent = state.dataset.looking;
+    try {
+      const both = await looked();
+      if (layerChoice.value !== name) return;
+      for (const one of both) {
+        one.clear(0);
+        if (name) layers[name](one, both[0], one === both[0] ? legend : null);
+      }
+      state.textContent = '';
+    } catch {
+      evidence = null;
+      document.querySelectorAll('.layer-over').forEach((parent) => parent.replaceChildren());
+      state.textContent = state.dataset.failed;
+    }
+  }
+  layerChoice.addEventListener('change', () => showLayer(layerChoice.value));
+  document.querySelectorAll('.from').forEach((row) => row.addEventListener('click', (event) => {
+    if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+    event.preventDefault();
+    showLayer(layerChoice.value === row.dataset.layer ? '' : row.dataset.layer);
+  }));
+
   const fixes = [...document.querySelectorAll('.fix')];
   const choose = (fix) => {
     fixes.forEach((each) => each.classList.toggle('now', each === fix));
@@ -112,6 +168,8 @@
       toggle('squint');
     } else if (key === 'm') {
       toggle('marks');
+    } else if (key === 'l') {
+      layerChoice.focus();
     } else {
       return;
     }

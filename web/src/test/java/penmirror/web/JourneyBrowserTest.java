@@ -197,6 +197,7 @@ class JourneyBrowserTest extends BrowserTest {
     assertThat(page.locator(".fix", new Page.LocatorOptions().setHasText("ower both eyes")))
         .hasCount(1);
     requireAccessible("mirror");
+    layersOverTheFold();
     for (String key : List.of("f", "g", "s", "o")) {
       page.keyboard().press(key);
     }
@@ -204,6 +205,23 @@ class JourneyBrowserTest extends BrowserTest {
     page.keyboard().press("j");
     assertThat(page.locator(".fix").first()).hasClass("fix now");
     return Long.parseLong(page.url().replaceFirst(".*/mirror/(\\d+).*", "$1"));
+  }
+
+  /** A number is clicked: both halves show where it comes from, pins and dots make room. */
+  private void layersOverTheFold() {
+    page.locator(".from[data-measure='line.width'], .rr[data-measure='line.width'] .from").click();
+    assertThat(page.locator("#layer")).hasValue("weight");
+    assertThat(page.locator("#layer-state")).isEmpty();
+    assertThat(page.locator("#source-side .layer-over path").first()).isAttached();
+    assertThat(page.locator("#redraw-side .layer-over path").first()).isAttached();
+    assertThat(page.locator("#legend text").first()).containsText("px");
+    assertThat(page.locator("#mirror")).hasClass("no-marks");
+    page.locator("#layer").selectOption("values");
+    assertThat(page.locator("#redraw-side .layer-over image.map")).hasCount(1);
+    page.locator("#layer").selectOption("");
+    assertThat(page.locator("#redraw-side .layer-over image.map")).hasCount(0);
+    assertThat(page.locator("#mirror")).hasClass("");
+    assertThat(page.locator("#layer-legend")).isHidden();
   }
 
   private void markRedraw(DrawnWork work) {

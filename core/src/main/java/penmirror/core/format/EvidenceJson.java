@@ -14,6 +14,7 @@ import penmirror.core.measure.line.SpotBlacks;
 import penmirror.core.measure.line.Stroke;
 import penmirror.core.measure.region.FigureParts;
 import penmirror.core.measure.shade.ShadeFacts;
+import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Mask;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -56,6 +57,7 @@ public final class EvidenceJson {
     evidence.lines().ifPresent(lines -> strokes(node.putArray("strokes"), lines));
     borders(node.putArray("borders"));
     swatches(node);
+    light(node);
     ObjectNode grid = node.putObject("grid");
     grid.put("width", width);
     grid.put("height", height);
@@ -71,6 +73,25 @@ public final class EvidenceJson {
     runs(maps.putArray("step"), i -> steps[flat(i)]);
     evidence.parts().ifPresent(parts -> parts(node, maps, parts));
     return node;
+  }
+
+  /** Where the light comes from, in degrees from above, and how far the parts differ. */
+  private void light(ObjectNode node) {
+    evidence
+        .readings()
+        .estimate(ShadeMeasures.LIGHT_FROM)
+        .ifPresent(
+            from -> {
+              ObjectNode light = node.putObject("light");
+              light.put("degrees", from.value());
+              light.put(
+                  "spread",
+                  evidence
+                      .readings()
+                      .estimate(ShadeMeasures.LIGHT_SPREAD)
+                      .map(s -> s.value())
+                      .orElse(0.0));
+            });
   }
 
   /** Pixel of the copy that colours were read on, under a cell of the grid. */

@@ -34,7 +34,7 @@ import penmirror.core.raster.Picture;
 public final class PixelReader {
 
   /** Raised whenever a reading of the same picture may change. Stored with every reading. */
-  public static final int ALGORITHM_VERSION = 2;
+  public static final int ALGORITHM_VERSION = 3;
 
   /** The figure and its colours are read on a copy of at most four times this many pixels. */
   private static final int COARSE_PIXELS = 1_000_000;

@@ -13,11 +13,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import penmirror.core.figure.HeadFrame;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.rail.Rail;
@@ -99,10 +101,14 @@ class MirrorController {
     model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));
     model.addAttribute("verdict", Verdict.of(score, traced, messages));
     model.addAttribute("ruleCount", sheet.rules().size());
+    model.addAttribute("study", study);
+    model.addAttribute("layers", Layer.values());
+    model.addAttribute("redrawHead", headPixels(redraw));
     chosenSource(sources, source)
         .ifPresent(
             work -> {
               model.addAttribute("source", work);
+              model.addAttribute("sourceHead", headPixels(work));
               model.addAttribute(
                   "overlay",
                   Overlay.of(
@@ -113,6 +119,11 @@ class MirrorController {
                       score.fixes()));
             });
     return "mirror/page";
+  }
+
+  /** 0 where no head is marked. */
+  private double headPixels(Work work) {
+    return evidence.of(work).marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
   }
 
   @PostMapping("/studies/{studyId}/redraws")

@@ -11,6 +11,7 @@ import penmirror.core.measure.Wording;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
+import penmirror.web.evidence.Layer;
 import penmirror.web.layout.ReadingStrip;
 
 /**
@@ -44,7 +45,11 @@ record Verdict(
 
   record FixRow(int number, String instruction, String why, String points) {}
 
-  /** Every rule with its reading against its band. */
+  /**
+   * Every rule with its reading against its band.
+   *
+   * @param layer what shows on the pictures where it comes from; empty for marked measures
+   */
   record RuleRow(
       String key,
       String name,
@@ -52,7 +57,7 @@ record Verdict(
       String unit,
       String band,
       String credit,
-      boolean fromPixels,
+      String layer,
       boolean misses,
       Optional<ReadingStrip> strip) {}
 
@@ -171,7 +176,7 @@ record Verdict(
             + "\u2013"
             + Wording.number(measure.unit(), score.rule().high()),
         score.credit().map(c -> Wording.number(100 * c, 0)).orElse(""),
-        measure.isFromPixels(),
+        measure.isFromPixels() ? Layer.of(measure).word() : "",
         score.misses(),
         score.reading().map(r -> ReadingStrip.of(score.rule(), r.value())));
   }

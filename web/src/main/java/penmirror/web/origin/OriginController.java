@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.colour.OkLab;
+import penmirror.core.figure.HeadFrame;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FigureEditsJson;
 import penmirror.core.format.FormatException;
@@ -36,6 +37,7 @@ import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.FigureEditStore;
+import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.OriginFinder;
 import penmirror.web.evidence.PixelReading;
 import penmirror.web.evidence.PixelReadingStore;
@@ -145,14 +147,18 @@ class OriginController {
             .filter(other -> other.id() != workId)
             .toList());
     model.addAttribute("edits", FigureEditsJson.write(figureEdits.of(work.pictureSha256())));
-    evidence
-        .of(work)
-        .marks()
-        .headFrame()
-        .ifPresent(frame -> model.addAttribute("head", frame.headPixels()));
+    model.addAttribute("head", headPixels(work));
+    beside
+        .map(id -> works.require(studyId, id))
+        .ifPresent(other -> model.addAttribute("headBeside", headPixels(other)));
     addRows(model, study, work);
     addRoles(model, work);
     return "origin/page";
+  }
+
+  /** 0 where no head is marked. */
+  private double headPixels(Work work) {
+    return evidence.of(work).marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
   }
 
   /** The rows alone, after the figure was corrected and the picture read anew. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import penmirror.core.colour.OkLab;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigureEdit;
@@ -38,6 +39,18 @@ public final class FigureParts {
   private static final double LEAST_FACE = 0.03;
   private static final double LEAST_PART = 0.01;
   private static final double HAIR_DOWN_TO = 0.45;
+
+  /** Hair has its middle above this share of the face, and ends so far below the chin at most. */
+  private static final double MIDDLE_OF_HAIR = 0.6;
+
+  private static final double LONGEST_HAIR = 1.5;
+
+  /** A shaded tone of the skin: OKLab lightness, and cosine of the hue's turn. */
+  private static final double SHADE_DARKER = 0.24;
+
+  private static final double SHADE_LIGHTER = 0.14;
+  private static final double SHADE_HUE = Math.cos(Math.toRadians(32));
+  private static final double COLOURED = 0.03;
 
   /** Of the head's square, so that it is told from a patch of hair on a marked head. */
   private static final double LEAST_OF_HEAD = 0.06;
@@ -234,19 +247,69 @@ public final class FigureParts {
     }
     int skin = flats.regions().label(largest);
     double hairEnd = box[1] + HAIR_DOWN_TO * (box[3] - box[1]);
+    Part[] ofRegion = new Part[face.length];
+    for (int region = 0; region < face.length; region++) {
+      ofRegion[region] = flats.isLine(region) ? Part.NONE : partOf(flats, region, skin, box);
+    }
     for (int i = 0; i < parts.length; i++) {
       if (parts[i] != Part.NONE.ordinal() || !flats.figure().values()[i]) {
         continue;
       }
+      int region = flats.regions().at(i);
       int y = i / width;
-      Part part =
-          flats.palette().labels()[i] == skin
-              ? Part.SKIN
-              : y < hairEnd ? Part.HAIR : y >= box[3] ? Part.CLOTH : Part.NONE;
+      Part part = region < 0 ? Part.NONE : ofRegion[region];
+      if (part == Part.NONE) {
+        part =
+            flats.palette().labels()[i] == skin
+                ? Part.SKIN
+                : y < hairEnd ? Part.HAIR : y >= box[3] ? Part.CLOTH : Part.NONE;
+      }
       parts[i] = (byte) part.ordinal();
     }
     paint(flats, strokes, parts);
     return new FigureParts(flats, parts, skin, box, area);
+  }
+
+  /**
+   * Of a whole flat region: shaded skin within the face's box is face, what else lies wholly in it
+   * a feature; what has its middle above and does not hang far below the chin is hair, however far
+   * down its ends reach.
+   */
+  private static Part partOf(FlatPicture flats, int region, int skin, int[] box) {
+    Moments moments = flats.moments(region);
+    double faceHeight = box[3] - box[1];
+    double x = moments.centreX();
+    double y = moments.centreY();
+    if (flats.regions().label(region) == skin) {
+      return Part.SKIN;
+    }
+    boolean inFace = x > box[0] && x < box[2] && y > box[1] && y < box[3];
+    if (inFace && isShadeOf(flats.colour(region), flats.palette().colour(skin))) {
+      return Part.FACE;
+    }
+    int[] own = flats.box(region);
+    boolean within = own[0] >= box[0] && own[1] >= box[1] && own[2] <= box[2] && own[3] <= box[3];
+    if (inFace && within) {
+      return Part.FEATURE;
+    }
+    boolean above = y < box[1] + MIDDLE_OF_HAIR * faceHeight;
+    if (above && flats.box(region)[3] < box[3] + LONGEST_HAIR * faceHeight) {
+      return Part.HAIR;
+    }
+    return Part.NONE;
+  }
+
+  private static boolean isShadeOf(OkLab tone, OkLab skin) {
+    double chroma = Math.hypot(skin.a(), skin.b());
+    double own = Math.hypot(tone.a(), tone.b());
+    double darker = skin.lightness() - tone.lightness();
+    double cosine = (tone.a() * skin.a() + tone.b() * skin.b()) / Math.max(1e-9, chroma * own);
+    return chroma > COLOURED
+        && darker > -SHADE_LIGHTER
+        && darker < SHADE_DARKER
+        && cosine > SHADE_HUE
+        && own > 0.45 * chroma
+        && own < 2.1 * chroma;
   }
 
   /** The regions of a face in their box, with an empty rim, so that holes are told from outside. */

@@ -5,6 +5,7 @@ import static org.assertj.core.data.Offset.offset;
 
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
@@ -96,6 +97,28 @@ class RegionFactsTest {
     assertThat(at(parts, of, 200, 340)).isEqualTo(FigureParts.Part.CLOTH);
     assertThat(value(of.readings(), LayoutMeasures.EYES_APART)).isCloseTo(60 / 120.0, offset(0.05));
     assertThat(value(of.readings(), PartMeasures.FEATURE_DARK)).isGreaterThan(0.4);
+  }
+
+  /** Hair that hangs beside the face is hair to its ends; a shadow on the face is face. */
+  @Test
+  void hairHangsDownAndShadowLiesOnTheFace() {
+    Area shadow = new Area(new Ellipse2D.Double(140, 80, 120, 180));
+    shadow.intersect(new Area(new Rectangle2D.Double(235, 80, 60, 140)));
+    Drawing bob =
+        new Drawing(400, 400, 0xF5EDDC)
+            .fill(new Rectangle2D.Double(90, 270, 220, 130), 0x4D4566)
+            .fill(new Ellipse2D.Double(100, 30, 200, 180), 0x4A2E1A)
+            .fill(new Rectangle2D.Double(100, 120, 200, 130), 0x4A2E1A)
+            .fill(new Ellipse2D.Double(140, 80, 120, 180), 0xF0CBA6)
+            .fill(shadow, 0xCFA380)
+            .fill(new Ellipse2D.Double(161, 143, 18, 14), 0x222222)
+            .fill(new Ellipse2D.Double(221, 143, 18, 14), 0x222222);
+    PixelEvidence of = look(bob, Marks.none(View.FRONT));
+    FigureParts parts = of.parts().orElseThrow();
+    assertThat(at(parts, of, 115, 235)).isEqualTo(FigureParts.Part.HAIR);
+    assertThat(at(parts, of, 285, 235)).isEqualTo(FigureParts.Part.HAIR);
+    assertThat(at(parts, of, 200, 330)).isEqualTo(FigureParts.Part.CLOTH);
+    assertThat(at(parts, of, 200, 220)).isIn(FigureParts.Part.FACE, FigureParts.Part.FEATURE);
   }
 
   /** With the head marked on the coat, what is sought there is taken. */

@@ -1,9 +1,9 @@
-package penmirror.web.origin;
+package penmirror.web.evidence;
 
 import penmirror.core.measure.Measure;
 
 /** What can be drawn over a picture, and which readings it explains. */
-enum Layer {
+public enum Layer {
   FIGURE,
   WEIGHT,
   OUTLINE,
@@ -24,7 +24,7 @@ enum Layer {
   }
 
   /** The layer that shows where a reading comes from. */
-  static Layer of(Measure measure) {
+  public static Layer of(Measure measure) {
     String key = measure.key();
     return switch (measure.group()) {
       case LINE -> line(key);
