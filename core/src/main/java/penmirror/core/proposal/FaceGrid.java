@@ -16,9 +16,6 @@ final class FaceGrid {
 
   private static final double SAME_HUE = Math.cos(Math.toRadians(14));
 
-  /** Largest piece between two lines of a hatching: a twentieth of an eye distance squared. */
-  private static final int SLIVER = 200;
-
   /** Samples per eye distance. */
   static final int PER_UNIT = 64;
 
@@ -68,7 +65,7 @@ final class FaceGrid {
     }
     boolean[] seed = skin(eyes);
     boolean[] isSkin =
-        new SkinTones(width, height, lightness, a, b, colour).grownFrom(seed, middle(), SLIVER);
+        new SkinTones(width, height, lightness, a, b, colour).grownFrom(seed, middle());
     float[] values = new float[isSkin.length];
     for (int i = 0; i < values.length; i++) {
       values[i] = isSkin[i] ? 1 : 0;

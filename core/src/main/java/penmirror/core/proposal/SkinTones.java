@@ -88,11 +88,8 @@ final class SkinTones {
    *
    * @param seed samples that are of the skin's colour
    * @param middle samples of the middle of the face, above the mouth: the neck is not in it
-   * @param sliver samples of the largest piece that may be left between two lines of a hatching
    */
-  boolean[] grownFrom(boolean[] seed, boolean[] middle, int sliver) {
-    int[] sizes = new int[colours.length];
-    int[] covered = new int[colours.length];
+  boolean[] grownFrom(boolean[] seed, boolean[] middle) {
     int[] inMiddle = new int[colours.length];
     int[] coveredInMiddle = new int[colours.length];
     int seeds = 0;
@@ -101,8 +98,6 @@ final class SkinTones {
       seeds += middle[i] && seed[i] ? 1 : 0;
       window += middle[i] ? 1 : 0;
       if (pieces[i] >= 0) {
-        sizes[pieces[i]]++;
-        covered[pieces[i]] += seed[i] ? 1 : 0;
         inMiddle[pieces[i]] += middle[i] ? 1 : 0;
         coveredInMiddle[pieces[i]] += middle[i] && seed[i] ? 1 : 0;
       }
@@ -135,25 +130,13 @@ final class SkinTones {
                 }
               });
     }
-    boolean[] slivers = new boolean[skin.length];
-    boolean more = true;
-    while (more) {
-      more = false;
-      for (int piece = 0; piece < skin.length; piece++) {
-        if (!skin[piece] && sizes[piece] <= sliver && 2 * covered[piece] >= sizes[piece]) {
-          slivers[piece] = meets(piece, skin);
-          skin[piece] = slivers[piece];
-          more |= slivers[piece];
-        }
-      }
-    }
     boolean[] result = new boolean[seed.length];
     for (int i = 0; i < result.length; i++) {
       result[i] = pieces[i] >= 0 && skin[pieces[i]];
     }
     rimmed(result, seed);
-    bridged(result, skin, slivers, true);
-    bridged(result, skin, slivers, false);
+    bridged(result, skin, true);
+    bridged(result, skin, false);
     return result;
   }
 
@@ -170,12 +153,6 @@ final class SkinTones {
         }
       }
     }
-  }
-
-  /** Across a line or not. */
-  private boolean meets(int piece, boolean[] skin) {
-    return contacts.get(piece).entrySet().stream()
-        .anyMatch(entry -> skin[entry.getKey()] && entry.getValue()[0] >= LEAST_CONTACT);
   }
 
   /** Of the same hue, or so pale that it has none, and not much darker or lighter. */
@@ -314,13 +291,12 @@ final class SkinTones {
     contact[1] += free ? 1 : 0;
   }
 
-  /** What lies on the ramp between two pieces of skin is skin too, and a hatching's line on it. */
-  private void bridged(boolean[] result, boolean[] skin, boolean[] slivers, boolean alongRows) {
+  /** What lies on the ramp between two pieces of skin is skin too. */
+  private void bridged(boolean[] result, boolean[] skin, boolean alongRows) {
     ramps(
         alongRows,
         (from, to, stride) -> {
-          boolean hatched = slivers[pieces[from]] || slivers[pieces[to]];
-          if (skin[pieces[from]] && skin[pieces[to]] && (hatched || isFree(from, to, stride))) {
+          if (skin[pieces[from]] && skin[pieces[to]] && isFree(from, to, stride)) {
             for (int i = from + stride; i < to; i += stride) {
               result[i] = true;
             }
