@@ -1,6 +1,7 @@
 package penmirror.core.proposal;
 
 import java.util.Arrays;
+import java.util.List;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Mask;
@@ -130,6 +131,27 @@ final class FaceGrid {
         && column < width
         && row < height
         && skin.values()[row * width + column] > 0.5f;
+  }
+
+  boolean holds(int column, int row) {
+    return column >= 0 && row >= 0 && column < width && row < height;
+  }
+
+  /**
+   * Parts of what is not skin inside a window, in the window's own places.
+   *
+   * @param windowWidth in samples, as is everything else
+   * @param cut what is at most twice as wide does not join parts
+   */
+  List<Parts.Part> otherParts(
+      int fromColumn, int fromRow, int windowWidth, int windowHeight, int cut) {
+    boolean[] set = new boolean[windowWidth * windowHeight];
+    for (int row = 0; row < windowHeight; row++) {
+      for (int column = 0; column < windowWidth; column++) {
+        set[row * windowWidth + column] = other.at(fromColumn + column, fromRow + row);
+      }
+    }
+    return Parts.cut(new Mask(windowWidth, windowHeight, set), cut);
   }
 
   /** Lightness of the colour taken for skin. */

@@ -106,4 +106,23 @@ final class Parts {
     }
     return parts;
   }
+
+  /**
+   * Mean row of those pixels of some parts that lie between two columns; 0 where there are none.
+   *
+   * @param width of the mask the parts were found in
+   */
+  static double meanRow(List<Part> parts, int width, double from, double to) {
+    double sum = 0;
+    int count = 0;
+    for (Parts.Part part : parts) {
+      for (int pixel : part.pixels()) {
+        if (pixel % width >= from && pixel % width < to) {
+          sum += pixel / width;
+          count++;
+        }
+      }
+    }
+    return count == 0 ? 0 : sum / count;
+  }
 }
