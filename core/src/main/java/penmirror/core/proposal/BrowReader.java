@@ -1,6 +1,5 @@
 package penmirror.core.proposal;
 
-import java.util.List;
 import java.util.Optional;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Side;
@@ -192,22 +191,8 @@ final class BrowReader {
   private static FacePiece browPiece(
       Parts.Part part, int fromColumn, int fromRow, int width, int cut, double u, double eyeTop) {
     double edge = Math.max(1, 0.1 * part.width()) + cut;
-    return new FacePiece(
-        FaceGrid.u(fromColumn + part.middleX()),
-        FaceGrid.v(fromRow + part.middleY()),
-        FaceGrid.v(fromRow + part.top() - 0.5),
-        FaceGrid.v(fromRow + part.bottom() - 0.5),
-        FaceGrid.u(fromColumn + part.left() - 0.5),
-        FaceGrid.u(fromColumn + part.right() - 0.5),
-        FaceGrid.v(fromRow + Parts.meanRow(List.of(part), width, 0, part.left() + edge)),
-        FaceGrid.v(fromRow + Parts.meanRow(List.of(part), width, part.right() - edge, width)),
-        FaceGrid.u(fromColumn + part.middleX()),
-        browTerm(
-            FaceGrid.u(fromColumn + part.left() - 0.5),
-            FaceGrid.u(fromColumn + part.right() - 0.5),
-            FaceGrid.v(fromRow + part.top() - 0.5),
-            FaceGrid.v(fromRow + part.bottom() - 0.5),
-            u,
-            eyeTop));
+    FacePiece piece = FacePiece.of(part, fromColumn, fromRow, width, edge, part.middleX(), 0);
+    return piece.speaking(
+        browTerm(piece.left(), piece.right(), piece.top(), piece.bottom(), u, eyeTop));
   }
 }

@@ -146,18 +146,8 @@ final class LowerFaceReader {
         }
         double edge = Math.max(1, 0.1 * part.width());
         pieces.add(
-            new FacePiece(
-                FaceGrid.u(fromColumn + part.middleX()),
-                FaceGrid.v(fromRow + part.middleY()),
-                FaceGrid.v(fromRow + part.top() - 0.5),
-                FaceGrid.v(fromRow + part.bottom() - 0.5),
-                FaceGrid.u(fromColumn + part.left() - 0.5),
-                FaceGrid.u(fromColumn + part.right() - 0.5),
-                FaceGrid.v(fromRow + Parts.meanRow(List.of(part), width, 0, part.left() + edge)),
-                FaceGrid.v(
-                    fromRow + Parts.meanRow(List.of(part), width, part.right() - edge, width)),
-                FaceGrid.u(fromColumn + foot(part, width)),
-                sum / part.area()));
+            FacePiece.of(
+                part, fromColumn, fromRow, width, edge, foot(part, width), sum / part.area()));
       }
     }
     pieces.sort(
