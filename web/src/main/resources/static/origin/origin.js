@@ -230,10 +230,12 @@ document.addEventListener('DOMContentLoaded', () => {
   async function send() {
     const mine = ++sent;
     state.textContent = state.dataset.saving;
+    let kept = false;
     try {
       const body = JSON.stringify({ edits: edits.map((edit) => ({ kind: edit.kind, radius: edit.radius, points: edit.points.map(([x, y]) => [Math.round(10 * x) / 10, Math.round(10 * y) / 10]) })) });
       const reply = await fetch(pane.dataset.figure, { method: 'POST', headers: { 'Content-Type': 'application/json', ...csrf() }, body });
       if (!reply.ok) throw new Error(String(reply.status));
+      kept = true;
       state.textContent = state.dataset.reading;
       await first.load(pane.dataset.origin);
       if (mine !== sent) return;
@@ -241,7 +243,7 @@ document.addEventListener('DOMContentLoaded', () => {
       listSwatches(first);
       await readAgain(mine);
     } catch {
-      if (mine === sent) state.textContent = state.dataset.failed;
+      if (mine === sent) state.textContent = kept ? state.dataset.unread : state.dataset.failed;
     }
   }
   /** Waits until the picture has been read anew in the background, then shows the rows. */
