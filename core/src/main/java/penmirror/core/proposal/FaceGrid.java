@@ -208,7 +208,7 @@ final class FaceGrid {
   private boolean[] middle() {
     boolean[] set = new boolean[lightness.length];
     for (int row = row(-0.3); row <= row(0.7); row++) {
-      java.util.Arrays.fill(set, row * width + column(-0.9), row * width + column(0.9), true);
+      Arrays.fill(set, row * width + column(-0.9), row * width + column(0.9), true);
     }
     return set;
   }

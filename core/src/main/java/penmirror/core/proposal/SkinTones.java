@@ -7,6 +7,8 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.SkinTone;
 import penmirror.core.raster.JoinedSets;
 
 /**
@@ -25,9 +27,6 @@ final class SkinTones {
 
   private static final int LEAST_AREA = 24;
 
-  /** Samples over which a drawn edge blends. */
-  private static final int RIM = 1;
-
   /** A border darker than both sides by this is a line. */
   private static final float LINE = 0.03f;
 
@@ -43,13 +42,6 @@ final class SkinTones {
   /** Share of the seed that has to lie in even pieces. */
   private static final double EVEN_SHARE = 0.6;
 
-  /** A shaded skin is darker, a lit one lighter, by no more than this. */
-  private static final double DARKER = 0.24;
-
-  private static final double LIGHTER = 0.14;
-
-  private static final double SAME_HUE = Math.cos(Math.toRadians(32));
-
   private final int width;
   private final int height;
   private final float[] lightness;
@@ -59,7 +51,7 @@ final class SkinTones {
   /** Piece of each sample; −1 where there is none. */
   private final int[] pieces;
 
-  private final double[] colour;
+  private final OkLab skinColour;
   private final double[][] colours;
   private final List<Map<Integer, int[]>> contacts = new ArrayList<>();
 
@@ -67,7 +59,7 @@ final class SkinTones {
    * @param colour the skin's: lightness, a, b
    */
   SkinTones(int width, int height, float[] lightness, float[] a, float[] b, double[] colour) {
-    this.colour = colour;
+    skinColour = colour(colour);
     this.width = width;
     this.height = height;
     this.lightness = lightness;
@@ -124,7 +116,7 @@ final class SkinTones {
                 if (!skin[to]
                     && contact[0] >= LEAST_CONTACT
                     && contact[1] >= MOSTLY_FREE * contact[0]
-                    && isToneOf(colours[to], colour)) {
+                    && SkinTone.isToneOf(colour(colours[to]), skinColour)) {
                   skin[to] = true;
                   open.add(to);
                 }
@@ -142,29 +134,19 @@ final class SkinTones {
 
   /** The soft rim of a piece of skin is skin; the same blend between teeth and lip is not. */
   private void rimmed(boolean[] result, boolean[] seed) {
-    for (int step = 0; step < RIM; step++) {
-      boolean[] before = result.clone();
-      for (int y = 1; y + 1 < height; y++) {
-        for (int x = 1; x + 1 < width; x++) {
-          int i = y * width + x;
-          if (seed[i] && !before[i] && pieces[i] < 0) {
-            result[i] = before[i - 1] || before[i + 1] || before[i - width] || before[i + width];
-          }
+    boolean[] before = result.clone();
+    for (int y = 1; y + 1 < height; y++) {
+      for (int x = 1; x + 1 < width; x++) {
+        int i = y * width + x;
+        if (seed[i] && !before[i] && pieces[i] < 0) {
+          result[i] = before[i - 1] || before[i + 1] || before[i - width] || before[i + width];
         }
       }
     }
   }
 
-  /** Of the same hue, or so pale that it has none, and not much darker or lighter. */
-  private static boolean isToneOf(double[] tone, double[] skin) {
-    double dl = tone[0] - skin[0];
-    double chroma = Math.hypot(tone[1], tone[2]);
-    double own = Math.hypot(skin[1], skin[2]);
-    if (dl < -DARKER || dl > LIGHTER || own < 0.03) {
-      return false;
-    }
-    double cosine = (tone[1] * skin[1] + tone[2] * skin[2]) / (Math.max(1e-6, chroma) * own);
-    return cosine > SAME_HUE && chroma > 0.45 * own && chroma < 2.1 * own;
+  private static OkLab colour(double[] lab) {
+    return new OkLab(lab[0], lab[1], lab[2]);
   }
 
   /** Joins neighbours of nearly one colour; mean colour of each piece large enough to count. */
@@ -215,7 +197,7 @@ final class SkinTones {
     int half = WIDEST_RAMP / 2;
     boolean[] line = new boolean[areas.length];
     for (int i = 0; i < areas.length; i++) {
-      line[i] = areas[i] > 0 && lightness[i] < colour[0] - DARKER;
+      line[i] = areas[i] > 0 && SkinTone.isDarker(lightness[i], skinColour);
     }
     for (int y = half; y < height - half; y++) {
       for (int x = half; x < width - half; x++) {

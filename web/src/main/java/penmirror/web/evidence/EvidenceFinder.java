@@ -1,6 +1,7 @@
 package penmirror.web.evidence;
 
 import org.springframework.stereotype.Component;
+import penmirror.core.figure.HeadFrame;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.TechnicalError;
@@ -29,6 +30,16 @@ public class EvidenceFinder {
         markings.newest(work.id(), work.view()).marks(),
         pixelReadings.progress(work.pictureSha256()).readings(),
         markingError);
+  }
+
+  /** Length of the marked head in pixels of the picture; 0 where no head is marked. */
+  public double headPixels(Work work) {
+    return markings
+        .newest(work.id(), work.view())
+        .marks()
+        .headFrame()
+        .map(HeadFrame::headPixels)
+        .orElse(0.0);
   }
 
   /** How exactly the works of a study are marked, as far as that was tried. */

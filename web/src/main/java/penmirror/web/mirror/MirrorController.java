@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import penmirror.core.figure.HeadFrame;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
@@ -101,14 +100,13 @@ class MirrorController {
     model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));
     model.addAttribute("verdict", Verdict.of(score, traced, messages));
     model.addAttribute("ruleCount", sheet.rules().size());
-    model.addAttribute("study", study);
     model.addAttribute("layers", Layer.values());
-    model.addAttribute("redrawHead", headPixels(redraw));
+    model.addAttribute("redrawHead", evidence.headPixels(redraw));
     chosenSource(sources, source)
         .ifPresent(
             work -> {
               model.addAttribute("source", work);
-              model.addAttribute("sourceHead", headPixels(work));
+              model.addAttribute("sourceHead", evidence.headPixels(work));
               model.addAttribute(
                   "overlay",
                   Overlay.of(
@@ -119,11 +117,6 @@ class MirrorController {
                       score.fixes()));
             });
     return "mirror/page";
-  }
-
-  /** 0 where no head is marked. */
-  private double headPixels(Work work) {
-    return evidence.of(work).marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
   }
 
   @PostMapping("/studies/{studyId}/redraws")

@@ -19,7 +19,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.colour.OkLab;
-import penmirror.core.figure.HeadFrame;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FigureEditsJson;
 import penmirror.core.format.FormatException;
@@ -147,18 +146,13 @@ class OriginController {
             .filter(other -> other.id() != workId)
             .toList());
     model.addAttribute("edits", FigureEditsJson.write(figureEdits.of(work.pictureSha256())));
-    model.addAttribute("head", headPixels(work));
+    model.addAttribute("head", evidence.headPixels(work));
     beside
         .map(id -> works.require(studyId, id))
-        .ifPresent(other -> model.addAttribute("headBeside", headPixels(other)));
+        .ifPresent(other -> model.addAttribute("headBeside", evidence.headPixels(other)));
     addRows(model, study, work);
     addRoles(model, work);
     return "origin/page";
-  }
-
-  /** 0 where no head is marked. */
-  private double headPixels(Work work) {
-    return evidence.of(work).marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
   }
 
   /** The rows alone, after the figure was corrected and the picture read anew. */

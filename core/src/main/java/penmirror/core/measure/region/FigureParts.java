@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import penmirror.core.colour.OkLab;
+import penmirror.core.colour.SkinTone;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigureEdit;
@@ -44,13 +44,6 @@ public final class FigureParts {
   private static final double MIDDLE_OF_HAIR = 0.6;
 
   private static final double LONGEST_HAIR = 1.5;
-
-  /** A shaded tone of the skin: OKLab lightness, and cosine of the hue's turn. */
-  private static final double SHADE_DARKER = 0.24;
-
-  private static final double SHADE_LIGHTER = 0.14;
-  private static final double SHADE_HUE = Math.cos(Math.toRadians(32));
-  private static final double COLOURED = 0.03;
 
   /** Of the head's square, so that it is told from a patch of hair on a marked head. */
   private static final double LEAST_OF_HEAD = 0.06;
@@ -266,7 +259,7 @@ public final class FigureParts {
       }
       parts[i] = (byte) part.ordinal();
     }
-    paint(flats, strokes, parts);
+    paint(flats, strokes, face, parts);
     return new FigureParts(flats, parts, skin, box, area);
   }
 
@@ -284,32 +277,19 @@ public final class FigureParts {
       return Part.SKIN;
     }
     boolean inFace = x > box[0] && x < box[2] && y > box[1] && y < box[3];
-    if (inFace && isShadeOf(flats.colour(region), flats.palette().colour(skin))) {
+    if (inFace && SkinTone.isToneOf(flats.colour(region), flats.palette().colour(skin))) {
       return Part.FACE;
     }
     int[] own = flats.box(region);
     boolean within = own[0] >= box[0] && own[1] >= box[1] && own[2] <= box[2] && own[3] <= box[3];
-    if (inFace && within) {
+    if (within) {
       return Part.FEATURE;
     }
     boolean above = y < box[1] + MIDDLE_OF_HAIR * faceHeight;
-    if (above && flats.box(region)[3] < box[3] + LONGEST_HAIR * faceHeight) {
+    if (above && own[3] < box[3] + LONGEST_HAIR * faceHeight) {
       return Part.HAIR;
     }
     return Part.NONE;
-  }
-
-  private static boolean isShadeOf(OkLab tone, OkLab skin) {
-    double chroma = Math.hypot(skin.a(), skin.b());
-    double own = Math.hypot(tone.a(), tone.b());
-    double darker = skin.lightness() - tone.lightness();
-    double cosine = (tone.a() * skin.a() + tone.b() * skin.b()) / Math.max(1e-9, chroma * own);
-    return chroma > COLOURED
-        && darker > -SHADE_LIGHTER
-        && darker < SHADE_DARKER
-        && cosine > SHADE_HUE
-        && own > 0.45 * chroma
-        && own < 2.1 * chroma;
   }
 
   /** The regions of a face in their box, with an empty rim, so that holes are told from outside. */
@@ -330,12 +310,14 @@ public final class FigureParts {
     return (box[1] - RIM + i / mask.width()) * width + box[0] - RIM + i % mask.width();
   }
 
-  /** What a hand said of hair, skin and clothes; the face was heeded already. */
-  private static void paint(FlatPicture flats, List<FigureEdit> strokes, byte[] parts) {
+  /** What a hand said of hair, skin and clothes, but where it said face after that. */
+  private static void paint(
+      FlatPicture flats, List<FigureEdit> strokes, boolean[] face, byte[] parts) {
     for (FigureEdit stroke : strokes) {
       if (stroke.kind() != FigureEdit.Kind.FACE) {
         Part part = Part.valueOf(stroke.kind().name());
         Set<Integer> regions = under(flats, stroke);
+        regions.removeIf(region -> face[region]);
         for (int i = 0; i < parts.length; i++) {
           if (regions.contains(flats.regions().at(i)) && flats.figure().values()[i]) {
             parts[i] = (byte) part.ordinal();

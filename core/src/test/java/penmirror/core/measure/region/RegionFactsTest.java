@@ -160,6 +160,9 @@ class RegionFactsTest {
     FigureEdit face = new FigureEdit(FigureEdit.Kind.HAIR, List.of(new Point(200, 190)), 4);
     PixelEvidence hair = look(bust(), Marks.none(View.FRONT), first, second);
     assertThat(at(hair.parts().orElseThrow(), hair, 200, 60)).isEqualTo(FigureParts.Part.HAIR);
+    FigureEdit after = new FigureEdit(FigureEdit.Kind.FACE, List.of(new Point(200, 190)), 4);
+    PixelEvidence again = look(bust(), Marks.none(View.FRONT), face, after);
+    assertThat(at(again.parts().orElseThrow(), again, 200, 190)).isEqualTo(FigureParts.Part.FACE);
     PixelEvidence none = look(bust(), Marks.none(View.FRONT), face);
     none.parts()
         .ifPresent(parts -> assertThat(at(parts, none, 200, 190)).isEqualTo(FigureParts.Part.HAIR));
