@@ -1,5 +1,7 @@
 package penmirror.core.raster;
 
+import java.util.Arrays;
+
 /** Gaussian smoothing of planes; beyond the edge the nearest pixel goes on. */
 public final class Blur {
   private Blur() {}
@@ -22,36 +24,73 @@ public final class Blur {
     int width = plane.width();
     int height = plane.height();
     float[] level = new float[width * height];
-    pass(plane.values(), level, width, height, kernel, 1);
+    alongRows(plane.values(), level, width, height, kernel);
     float[] both = new float[width * height];
-    pass(level, both, width, height, kernel, width);
+    alongColumns(level, both, width, height, kernel);
     return new Plane(width, height, both);
   }
 
-  /** Along rows (step 1) or columns (step {@code width}). */
-  private static void pass(
-      float[] from, float[] to, int width, int height, float[] kernel, int step) {
+  // Both passes add up whole rows at a time. Rows are copied first: the compiler adds several pixels
+  // at once only where all of them stand at the same index.
+
+  private static void alongRows(float[] from, float[] to, int width, int height, float[] kernel) {
     int reach = kernel.length - 1;
-    boolean rows = step == 1;
-    int length = rows ? width : height;
+    float[] padded = new float[width + 2 * reach];
+    Sum sum = new Sum(width);
     for (int y = 0; y < height; y++) {
-      for (int x = 0; x < width; x++) {
-        int i = y * width + x;
-        int at = rows ? x : y;
-        float sum = kernel[0] * from[i];
-        if (at >= reach && at < length - reach) {
-          for (int k = 1; k <= reach; k++) {
-            sum += kernel[k] * (from[i - k * step] + from[i + k * step]);
-          }
-        } else {
-          for (int k = 1; k <= reach; k++) {
-            int before = i - Math.min(k, at) * step;
-            int after = i + Math.min(k, length - 1 - at) * step;
-            sum += kernel[k] * (from[before] + from[after]);
-          }
-        }
-        to[i] = sum;
+      Arrays.fill(padded, 0, reach, from[y * width]);
+      System.arraycopy(from, y * width, padded, reach, width);
+      Arrays.fill(padded, reach + width, padded.length, from[y * width + width - 1]);
+      sum.begin(padded, reach, kernel[0]);
+      for (int k = 1; k <= reach; k++) {
+        sum.add(padded, reach - k, reach + k, kernel[k]);
       }
+      sum.store(to, y * width);
+    }
+  }
+
+  private static void alongColumns(
+      float[] from, float[] to, int width, int height, float[] kernel) {
+    Sum sum = new Sum(width);
+    for (int y = 0; y < height; y++) {
+      sum.begin(from, y * width, kernel[0]);
+      for (int k = 1; k < kernel.length; k++) {
+        sum.add(from, Math.max(0, y - k) * width, Math.min(height - 1, y + k) * width, kernel[k]);
+      }
+      sum.store(to, y * width);
+    }
+  }
+
+  /** A weighted sum of rows. */
+  private static final class Sum {
+    private final float[] sums;
+    private final float[] one;
+    private final float[] other;
+
+    Sum(int width) {
+      sums = new float[width];
+      one = new float[width];
+      other = new float[width];
+    }
+
+    void begin(float[] from, int at, float weight) {
+      System.arraycopy(from, at, one, 0, one.length);
+      for (int x = 0; x < sums.length; x++) {
+        sums[x] = weight * one[x];
+      }
+    }
+
+    /** The rows at two places, of one weight. */
+    void add(float[] from, int at, int otherAt, float weight) {
+      System.arraycopy(from, at, one, 0, one.length);
+      System.arraycopy(from, otherAt, other, 0, other.length);
+      for (int x = 0; x < sums.length; x++) {
+        sums[x] += weight * (one[x] + other[x]);
+      }
+    }
+
+    void store(float[] to, int at) {
+      System.arraycopy(sums, 0, to, at, sums.length);
     }
   }
 }

@@ -50,6 +50,15 @@ public final class Distance {
     if (best == 0) {
       return;
     }
+    if (x >= 2 && y >= 2 && x < width - 2 && y < height - 2) {
+      int row = i + side * width; // Away from the edge every neighbour is there.
+      best = Math.min(best, Math.min(d[i + side], d[row]) + STRAIGHT);
+      best = Math.min(best, Math.min(d[row - 1], d[row + 1]) + DIAGONAL);
+      best = Math.min(best, Math.min(d[row - 2], d[row + 2]) + KNIGHT);
+      row += side * width;
+      d[i] = Math.min(best, Math.min(d[row - 1], d[row + 1]) + KNIGHT);
+      return;
+    }
     best = Math.min(best, at(d, width, height, x + side, y) + STRAIGHT);
     best = Math.min(best, at(d, width, height, x, y + side) + STRAIGHT);
     best = Math.min(best, at(d, width, height, x - 1, y + side) + DIAGONAL);

@@ -6,16 +6,15 @@ import java.util.stream.IntStream;
 /**
  * Running maxima and minima, and the closings made of them, on planes with values in [0, 1].
  *
- * <p>Every pass costs the same however long the window is. Values are worked on as whole numbers of
- * 1/255000, which is exact for the luma of 8-bit pixels. Source: van Herk, A fast algorithm for
- * local minimum and maximum filters on rectangular and octagonal kernels, Pattern Recognition
- * Letters 13 (1992).
+ * <p>A window is doubled until it is long enough, so that a pass costs one round more for a window
+ * twice as long. Values are worked on as whole numbers of 1/255000, which is exact for the luma of
+ * 8-bit pixels.
  */
 public final class Morphology {
-  private static final float WHOLE = 255_000;
+  private static final int WHOLE = 255_000;
 
   /** Columns filtered together, so that memory is read in runs. */
-  private static final int BAND = 16;
+  private static final int BAND = 64;
 
   private Morphology() {}
 
@@ -80,7 +79,7 @@ public final class Morphology {
               int from = (y + pad) * width + pad;
               int to = y * like.width();
               for (int x = 0; x < like.width(); x++) {
-                cut[to + x] = values[from + x] / WHOLE;
+                cut[to + x] = values[from + x] / (float) WHOLE;
               }
             });
     return new Plane(like.width(), like.height(), cut);
@@ -93,20 +92,12 @@ public final class Morphology {
     }
     inChunks(
         height,
-        width + 4 * half + 2,
+        width + 2 * half,
         (row, window) -> {
-          int size = 2 * half + 1;
-          int padded = (width + 2 * half + size - 1) / size * size;
-          int[] line = window.line;
-          Arrays.fill(line, 0, padded, Integer.MIN_VALUE);
-          for (int i = 0; i < width; i++) {
-            line[half + i] = sign * values[row * width + i];
-          }
-          window.run(padded, size, 1);
-          for (int i = 0; i < width; i++) {
-            values[row * width + i] =
-                sign * Math.max(window.backward[i], window.forward[i + size - 1]);
-          }
+          window.empty(sign, width + 2 * half);
+          System.arraycopy(values, row * width, window.line, half, width);
+          window.run(width + 2 * half, 2 * half + 1, 1, sign);
+          System.arraycopy(window.line, 0, values, row * width, width);
         });
   }
 
@@ -123,7 +114,7 @@ public final class Morphology {
     int lines = slant == 0 ? width : width + height - 1;
     inChunks(
         (lines + BAND - 1) / BAND,
-        (height + 4 * half + 2) * BAND,
+        (height + 2 * half) * BAND,
         (band, window) ->
             slantedBand(values, width, height, slant, first + band * BAND, half, sign, window));
   }
@@ -144,29 +135,21 @@ public final class Morphology {
     if (length <= 0) {
       return;
     }
-    int size = 2 * half + 1;
-    int padded = (length + 2 * half + size - 1) / size * size;
-    int[] line = w.line;
-    Arrays.fill(line, 0, padded * BAND, Integer.MIN_VALUE);
+    w.empty(sign, (length + 2 * half) * BAND);
     for (int i = 0; i < length; i++) {
-      int y = from + i;
-      int left = start + slant * y;
-      int firstColumn = Math.max(0, -left);
-      int lastColumn = Math.min(BAND, width - left);
-      for (int c = firstColumn; c < lastColumn; c++) {
-        line[(half + i) * BAND + c] = sign * values[y * width + left + c];
-      }
+      int left = start + slant * (from + i);
+      int first = Math.max(0, -left);
+      int count = Math.min(BAND, width - left) - first;
+      int at = (from + i) * width + left + first;
+      System.arraycopy(values, at, w.line, (half + i) * BAND + first, count);
     }
-    w.run(padded, size, BAND);
+    w.run((length + 2 * half) * BAND, 2 * half + 1, BAND, sign);
     for (int i = 0; i < length; i++) {
-      int y = from + i;
-      int left = start + slant * y;
-      int firstColumn = Math.max(0, -left);
-      int lastColumn = Math.min(BAND, width - left);
-      for (int c = firstColumn; c < lastColumn; c++) {
-        values[y * width + left + c] =
-            sign * Math.max(w.backward[i * BAND + c], w.forward[(i + size - 1) * BAND + c]);
-      }
+      int left = start + slant * (from + i);
+      int first = Math.max(0, -left);
+      int count = Math.min(BAND, width - left) - first;
+      int at = (from + i) * width + left + first;
+      System.arraycopy(w.line, i * BAND + first, values, at, count);
     }
   }
 
@@ -188,34 +171,52 @@ public final class Morphology {
             });
   }
 
-  /** Scratch space: running maxima forward and backward within blocks of one window's size. */
+  /** Scratch space for one line, or for a band of lines whose values alternate. */
   private static final class Window {
     private final int[] line;
-    private final int[] forward;
-    private final int[] backward;
+    private final int[] ahead;
 
     Window(int longest) {
       line = new int[longest];
-      forward = new int[longest];
-      backward = new int[longest];
+      ahead = new int[longest];
     }
 
-    /** Filters {@code lanes} interleaved lines of {@code length} values, a multiple of size. */
-    void run(int length, int size, int lanes) {
-      for (int block = 0; block < length; block += size) {
-        System.arraycopy(line, block * lanes, forward, block * lanes, lanes);
-        for (int i = (block + 1) * lanes; i < (block + size) * lanes; i += lanes) {
-          for (int c = i; c < i + lanes; c++) {
-            forward[c] = Math.max(forward[c - lanes], line[c]);
-          }
+    /** Fills up with what no maximum or minimum heeds. */
+    void empty(int sign, int length) {
+      Arrays.fill(line, 0, length, sign > 0 ? -1 : WHOLE + 1);
+    }
+
+    /**
+     * Makes each value the largest or smallest of itself and those that follow, {@code size} in
+     * all and {@code lanes} apart. The last ones, which have too few after them, are of no use.
+     */
+    void run(int length, int size, int lanes, int sign) {
+      for (int covered = 1; covered < size; ) {
+        int step = Math.min(covered, size - covered);
+        int count = length - step * lanes;
+        System.arraycopy(line, step * lanes, ahead, 0, count);
+        if (sign > 0) {
+          larger(line, ahead, count);
+        } else {
+          smaller(line, ahead, count);
         }
-        int last = (block + size - 1) * lanes;
-        System.arraycopy(line, last, backward, last, lanes);
-        for (int i = last - lanes; i >= block * lanes; i -= lanes) {
-          for (int c = i; c < i + lanes; c++) {
-            backward[c] = Math.max(backward[c + lanes], line[c]);
-          }
-        }
+        covered += step;
+      }
+    }
+
+    // Without a branch and at one index in both, several values are compared at once.
+
+    private static void larger(int[] values, int[] others, int count) {
+      for (int i = 0; i < count; i++) {
+        int more = values[i] - others[i];
+        values[i] = others[i] + (more & ~(more >> 31));
+      }
+    }
+
+    private static void smaller(int[] values, int[] others, int count) {
+      for (int i = 0; i < count; i++) {
+        int more = values[i] - others[i];
+        values[i] = others[i] + (more & more >> 31);
       }
     }
   }

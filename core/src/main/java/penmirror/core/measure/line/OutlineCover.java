@@ -51,7 +51,7 @@ final class OutlineCover {
       for (int dx = -span; dx <= span; dx++) {
         int px = x + dx;
         int py = y + dy;
-        if (px >= 0 && py >= 0 && px < width && py < height && Math.hypot(dx, dy) <= reach) {
+        if (px >= 0 && py >= 0 && px < width && py < height && dx * dx + dy * dy <= reach * reach) {
           near[py * width + px] = true;
         }
       }

@@ -42,14 +42,14 @@ final class EdgeFacts {
       findings.put(EdgeMeasures.SOFT, soft / all);
       findings.put(EdgeMeasures.MIDDLE, middle / all);
     }
-    rim(flats, findings);
+    float[] depth = Distance.toOutside(flats.figure()).values();
+    rim(flats, depth, findings);
     flat(flats, findings);
     bands(flats, findings);
-    level(flats, findings);
+    level(flats, depth, findings);
   }
 
-  private static void rim(FlatPicture flats, Findings findings) {
-    float[] depth = Distance.toOutside(flats.figure()).values();
+  private static void rim(FlatPicture flats, float[] depth, Findings findings) {
     double sum = 0;
     int count = 0;
     for (int i = 0; i < depth.length; i++) {
@@ -124,9 +124,8 @@ final class EdgeFacts {
     }
   }
 
-  private static void level(FlatPicture flats, Findings findings) {
+  private static void level(FlatPicture flats, float[] depth, Findings findings) {
     int width = flats.width();
-    float[] depth = Distance.toOutside(flats.figure()).values();
     double all = 0;
     double level = 0;
     double steepest = Math.tan(Math.toRadians(10));

@@ -167,8 +167,12 @@ final class PartFacts {
       }
       if (inFace(i)) {
         addLightness(face, i);
-      } else if (Math.hypot(i % flats.width() - cx, i / flats.width() - cy) < size) {
-        addLightness(around, i);
+      } else {
+        double dx = i % flats.width() - cx;
+        double dy = i / flats.width() - cy;
+        if (dx * dx + dy * dy < size * size) {
+          addLightness(around, i);
+        }
       }
     }
     double contrast = deviation(figure);
