@@ -32,7 +32,7 @@ import penmirror.web.studies.StudyStore;
  */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @AutoConfigureMockMvc
-abstract class DatabaseTest {
+public abstract class DatabaseTest {
   /** Demo pictures are drawn smaller here: enough for every line to be read, and quicker. */
   private static final double SCALE = 0.7;
 
@@ -46,13 +46,13 @@ abstract class DatabaseTest {
     properties.add("pen-mirror.tray", TRAY::toString);
   }
 
-  @Autowired DSLContext database;
+  @Autowired protected DSLContext database;
 
   /** A spy in every test, so that all share one application. */
-  @MockitoSpyBean StudyStore studies;
+  @MockitoSpyBean protected StudyStore studies;
 
   /** Waits until nothing is left to be read in the background. */
-  void awaitReadings() {
+  protected void awaitReadings() {
     org.awaitility.Awaitility.await()
         .atMost(java.time.Duration.ofSeconds(90))
         .until(() -> database.fetchCount(org.jooq.impl.DSL.table("scheduled_tasks")) == 0);
@@ -80,7 +80,7 @@ abstract class DatabaseTest {
   }
 
   /** A full figure from the front by the first illustrator. */
-  static DrawnWork source(int number) {
+  protected static DrawnWork source(int number) {
     return drawn(
         DemoStudio.odileMarrow().sources().stream()
             .filter(work -> work.cut() == Cut.FULL && work.view() == View.FRONT)

@@ -30,7 +30,8 @@ public final class Blur {
     return new Plane(width, height, both);
   }
 
-  // Both passes add up whole rows at a time. Rows are copied first: the compiler adds several pixels
+  // Both passes add up whole rows at a time. Rows are copied first: the compiler adds several
+  // pixels
   // at once only where all of them stand at the same index.
 
   private static void alongRows(float[] from, float[] to, int width, int height, float[] kernel) {

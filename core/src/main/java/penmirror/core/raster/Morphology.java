@@ -187,8 +187,8 @@ public final class Morphology {
     }
 
     /**
-     * Makes each value the largest or smallest of itself and those that follow, {@code size} in
-     * all and {@code lanes} apart. The last ones, which have too few after them, are of no use.
+     * Makes each value the largest or smallest of itself and those that follow, {@code size} in all
+     * and {@code lanes} apart. The last ones, which have too few after them, are of no use.
      */
     void run(int length, int size, int lanes, int sign) {
       for (int covered = 1; covered < size; ) {

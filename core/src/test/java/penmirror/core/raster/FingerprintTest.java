@@ -66,8 +66,7 @@ class FingerprintTest {
     int alike = 0;
     for (int i = 0; i < HEADS.size(); i++) {
       for (int j = i + 1; j < HEADS.size(); j++) {
-        alike +=
-            PRINTS.get(i).differentBits(PRINTS.get(j)) <= 36 ? 1 : 0;
+        alike += PRINTS.get(i).differentBits(PRINTS.get(j)) <= 36 ? 1 : 0;
       }
     }
     assertThat(alike).isPositive();

@@ -150,18 +150,24 @@ class PixelTruthTest {
     assertThat(exact).isEqualTo(2 * EACH);
   }
 
-  /** Folds and parts turned away mislead single pictures, so the median is asked. */
+  /** Parts that hide each other mislead single pictures. */
   @Test
-  void theLightComesFromAboutWhereItWasSet() {
-    List<Double> off = new ArrayList<>();
-    for (Read read : flat) {
-      double set = read.drawn.rendering().lightDegrees();
-      read.value(ShadeMeasures.LIGHT_FROM)
-          .ifPresent(from -> off.add(Math.abs(Math.IEEEremainder(from - set, 360))));
-    }
-    double[] sorted = off.stream().mapToDouble(d -> d).sorted().toArray();
-    assertThat(sorted.length).isGreaterThanOrEqualTo(EACH - 1);
-    assertThat(sorted[sorted.length / 2]).isLessThan(25);
+  void theLightComesFromWhereItWasSet() {
+    List<Read> all = new ArrayList<>(flat);
+    all.addAll(soft);
+    double[] off =
+        all.stream()
+            .mapToDouble(
+                read ->
+                    Math.abs(
+                        Math.IEEEremainder(
+                            read.value(ShadeMeasures.LIGHT_FROM).orElseThrow()
+                                - read.drawn.rendering().lightDegrees(),
+                            360)))
+            .sorted()
+            .toArray();
+    assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(10);
+    assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(15);
   }
 
   /** Ink of the manner: nearly black for one, as set; tinted for none. */

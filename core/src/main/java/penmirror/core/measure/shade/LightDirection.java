@@ -1,7 +1,10 @@
 package penmirror.core.measure.shade;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
@@ -9,62 +12,86 @@ import penmirror.core.measure.shade.ShadeFacts.Tone;
 import penmirror.core.statistics.CircularSample;
 
 /**
- * Where the light comes from: along the outline of every shaded local colour it is asked whether
- * the rim there is lit, and which direction explains that best.
+ * Where the light comes from, by how broad the shadow is along the outline of every local colour.
  *
- * <p>A straight line is fitted by least squares to lit (1) and dark (0) over the outward direction
- * of the outline. So a long upright arm, whose rim looks sideways nearly everywhere, does not pull
- * the light to the side.
+ * <p>A shadow on a form is broadest where the outline looks away from the light and runs out where
+ * it looks across: its breadth goes with the cosine between both. Of all directions that is taken
+ * under which breadths fit this best. What the outline of a part mostly looks at does not matter
+ * then: a long upright arm does not pull the light to its side.
  */
 final class LightDirection {
   /** Half of the window by which the outline's direction is told, pixels. */
-  private static final int WINDOW = 4;
+  private static final int WINDOW = 6;
 
   /** How far inside the outline its tone is looked up, pixels. */
-  private static final double INSIDE = 4;
+  private static final int INSIDE = 4;
 
   private static final int LEAST_POINTS = 24;
+  private static final int LEAST_DARK_POINTS = 8;
 
-  /** Share of lit against dark that a direction must explain to be one. */
-  private static final double LEAST_EXPLAINED = 0.02;
+  /** Of one local colour; more would tell no more. */
+  private static final int MOST_POINTS = 800;
+
+  /**
+   * What a lit place weighs beside a dark one: it may be lit because a nearer part hides the rim
+   * that would be dark.
+   */
+  private static final double LIT_WEIGHT = 0.1;
+
+  /** Misfit, in parts of the usual breadth, that halves what a place weighs. */
+  private static final double HALVED_AT = 0.3;
+
+  private static final int ROUNDS = 2;
+  private static final int DIRECTIONS = 120;
+
+  /** Directions fall out of the mean as they fit worse than the best by this share. */
+  private static final double NEARLY_AS_GOOD = 0.05;
+
+  /** Share of the breadths that a direction must explain to be one. */
+  private static final double LEAST_EXPLAINED = 0.35;
 
   private LightDirection() {}
 
-  /** Sums of the fit of one local colour. */
-  private static final class Fit {
-    private double n;
-    private double x;
-    private double y;
-    private double lit;
-    private double xx;
-    private double xy;
-    private double yy;
-    private double xLit;
-    private double yLit;
+  /**
+   * A place on an outline.
+   *
+   * @param x outward, unit length
+   * @param breadth of the shadow along the inward way, pixels; 0 where the rim is lit
+   */
+  private record Place(double x, double y, double breadth) {}
 
-    void add(double nx, double ny, double value) {
-      n++;
-      x += nx;
-      y += ny;
-      lit += value;
-      xx += nx * nx;
-      xy += nx * ny;
-      yy += ny * ny;
-      xLit += nx * value;
-      yLit += ny * value;
+  /**
+   * @param misfits for each direction
+   * @param unlit misfit when no light explains anything
+   */
+  private record Fit(double[] misfits, double unlit) {
+    double explained() {
+      return 1 - Arrays.stream(misfits).min().orElse(unlit) / unlit;
     }
 
-    /** Variances about the means of this local colour: xx, xy, yy, x·lit, y·lit, lit·lit. */
-    double[] centred() {
-      return new double[] {
-        xx - x * x / n,
-        xy - x * y / n,
-        yy - y * y / n,
-        xLit - x * lit / n,
-        yLit - y * lit / n,
-        lit - lit * lit / n
-      };
+    Fit plus(Fit other) {
+      double[] sums = misfits.clone();
+      Arrays.setAll(sums, d -> sums[d] + other.misfits[d]);
+      return new Fit(sums, unlit + other.unlit);
     }
+
+    /** Mean of the best directions, degrees clockwise from straight above; y runs down. */
+    double degrees() {
+      double best = Arrays.stream(misfits).min().orElse(0);
+      double range = Arrays.stream(misfits).max().orElse(0) - best;
+      double x = 0;
+      double y = 0;
+      for (int d = 0; d < DIRECTIONS; d++) {
+        double weight = Math.exp((best - misfits[d]) / (NEARLY_AS_GOOD * range));
+        x += weight * Math.sin(angle(d));
+        y -= weight * Math.cos(angle(d));
+      }
+      return Math.toDegrees(Math.atan2(x, -y));
+    }
+  }
+
+  private static double angle(int direction) {
+    return 2 * Math.PI * direction / DIRECTIONS;
   }
 
   static void find(
@@ -74,85 +101,139 @@ final class LightDirection {
       int width,
       int height,
       Findings findings) {
-    Fit[] fits = new Fit[levels.length];
+    List<List<Place>> places = new ArrayList<>();
+    for (int m = 0; m < levels.length; m++) {
+      places.add(new ArrayList<>());
+    }
     for (int y = WINDOW; y < height - WINDOW; y++) {
       for (int x = WINDOW; x < width - WINDOW; x++) {
-        int i = y * width + x;
-        int here = materials.at(i);
+        int here = materials.at(y * width + x);
         ValueLevels of = here < 0 ? null : levels[here];
-        if (of == null || of.base() == 0 || !isOutline(materials, i, width)) {
+        if (of == null || of.base() == 0 || !isOutline(materials, y * width + x, width)) {
           continue;
         }
         double[] normal = outward(materials, x, y, width, here);
         double length = Math.hypot(normal[0], normal[1]);
-        if (length == 0) {
-          continue;
-        }
-        double nx = normal[0] / length;
-        double ny = normal[1] / length;
-        int ix = (int) Math.round(x - INSIDE * nx);
-        int iy = (int) Math.round(y - INSIDE * ny);
-        if (ix < 0 || iy < 0 || ix >= width || iy >= height) {
-          continue;
-        }
-        int inner = iy * width + ix;
-        if (materials.at(inner) == here && tones[inner] != Tone.NONE.ordinal()) {
-          if (fits[here] == null) {
-            fits[here] = new Fit();
+        if (length > 0) {
+          double nx = normal[0] / length;
+          double ny = normal[1] / length;
+          double breadth = breadth(materials, tones, width, height, x, y, nx, ny);
+          if (breadth >= 0) {
+            places.get(here).add(new Place(nx, ny, breadth));
           }
-          fits[here].add(nx, ny, tones[inner] == Tone.SHADOW.ordinal() ? 0 : 1);
         }
+      }
+    }
+    List<Fit> fits = new ArrayList<>();
+    for (List<Place> of : places) {
+      Fit fit = fit(of);
+      if (fit != null) {
+        fits.add(fit);
       }
     }
     tell(fits, findings);
   }
 
-  private static void tell(Fit[] fits, Findings findings) {
-    double[] pooled = new double[6];
-    List<double[]> directions = new ArrayList<>();
-    for (Fit fit : fits) {
-      if (fit == null || fit.n < LEAST_POINTS) {
-        continue;
+  /**
+   * How far the shadow reaches inward from a rim, pixels; 0 where it is lit, below 0 where nothing
+   * is to be told or the shadow goes right through.
+   */
+  private static double breadth(
+      Materials materials,
+      byte[] tones,
+      int width,
+      int height,
+      int x,
+      int y,
+      double nx,
+      double ny) {
+    int material = materials.at(y * width + x);
+    for (int depth = INSIDE; ; depth++) {
+      int ix = (int) Math.round(x - depth * nx);
+      int iy = (int) Math.round(y - depth * ny);
+      if (ix < 0 || iy < 0 || ix >= width || iy >= height) {
+        return -1;
       }
-      double[] own = fit.centred();
-      for (int k = 0; k < pooled.length; k++) {
-        pooled[k] += own[k];
+      int inner = iy * width + ix;
+      if (materials.at(inner) != material || tones[inner] == Tone.NONE.ordinal()) {
+        return -1;
       }
-      double[] direction = solved(own);
-      if (direction[2] > LEAST_EXPLAINED) {
-        directions.add(new double[] {degrees(direction), fit.n * direction[2]});
+      if (tones[inner] != Tone.SHADOW.ordinal()) {
+        return depth == INSIDE ? 0 : depth;
       }
     }
-    double[] light = solved(pooled);
-    if (directions.isEmpty() || light[2] < LEAST_EXPLAINED) {
+  }
+
+  /** Of one local colour; null when its outline tells too little. */
+  private static @Nullable Fit fit(List<Place> all) {
+    // By chance: every second one row by row could be those on the left alone.
+    Collections.shuffle(all, new Random(all.size()));
+    List<Place> places = all.subList(0, Math.min(MOST_POINTS, all.size()));
+    double each = all.size() / (double) Math.max(1, places.size());
+    double[] dark =
+        places.stream().mapToDouble(Place::breadth).filter(breadth -> breadth > 0).toArray();
+    if (places.size() < LEAST_POINTS || dark.length < LEAST_DARK_POINTS) {
+      return null;
+    }
+    double usual = Math.sqrt(Arrays.stream(dark).map(b -> b * b).average().orElseThrow());
+    double[] misfits = new double[DIRECTIONS];
+    double unlit = 0;
+    for (Place place : places) {
+      unlit += each * weight(place) * capped(place.breadth / usual);
+    }
+    for (int d = 0; d < DIRECTIONS; d++) {
+      double lightX = Math.sin(angle(d));
+      double lightY = -Math.cos(angle(d));
+      double scale = 0;
+      for (int round = 0; round <= ROUNDS; round++) {
+        double product = 0;
+        double square = 0;
+        for (Place place : places) {
+          double away = away(place, lightX, lightY);
+          double off = (place.breadth - scale * away) / (HALVED_AT * usual);
+          double weight = weight(place) / (round == 0 ? 1 : 1 + off * off);
+          product += weight * away * place.breadth;
+          square += weight * away * away;
+        }
+        scale = square > 0 ? product / square : 0;
+      }
+      for (Place place : places) {
+        double off = (place.breadth - scale * away(place, lightX, lightY)) / usual;
+        misfits[d] += each * weight(place) * capped(off);
+      }
+    }
+    return new Fit(misfits, unlit);
+  }
+
+  private static double weight(Place place) {
+    return place.breadth > 0 ? 1 : LIT_WEIGHT;
+  }
+
+  /** How much an outline looks away from the light, [0, 1]. */
+  private static double away(Place place, double lightX, double lightY) {
+    return Math.max(0, -(place.x * lightX + place.y * lightY));
+  }
+
+  private static double capped(double off) {
+    return Math.min(1, off * off);
+  }
+
+  private static void tell(List<Fit> fits, Findings findings) {
+    Fit light = fits.stream().reduce(Fit::plus).orElse(null);
+    if (light == null || light.explained() < LEAST_EXPLAINED) {
       findings.absent(
           List.of(ShadeMeasures.LIGHT_FROM, ShadeMeasures.LIGHT_SPREAD), Reason.TOO_LITTLE);
       return;
     }
-    double[] angles = directions.stream().mapToDouble(d -> d[0]).toArray();
-    double[] weights = directions.stream().mapToDouble(d -> d[1]).toArray();
+    List<Fit> telling = fits.stream().filter(fit -> fit.explained() > 0).toList();
+    double[] angles = telling.stream().mapToDouble(Fit::degrees).toArray();
+    double[] weights = telling.stream().mapToDouble(fit -> fit.unlit * fit.explained()).toArray();
     double spread = CircularSample.weighted(angles, weights).deviationDegrees();
-    double from = degrees(light);
+    double from = light.degrees();
     // The parts are few and independent: what they differ by tells how sure their mean is.
-    double error = Math.min(180, spread / Math.sqrt(directions.size()));
+    double error = Math.min(180, spread / Math.sqrt(telling.size()));
     findings.put(ShadeMeasures.LIGHT_FROM, from < 0 ? from + 360 : from, error);
     findings.put(ShadeMeasures.LIGHT_SPREAD, spread);
-  }
-
-  /** Slope right and down, and the share of lit against dark that it explains. */
-  private static double[] solved(double[] sums) {
-    double determinant = sums[0] * sums[2] - sums[1] * sums[1];
-    if (determinant <= 1e-9 || sums[5] <= 1e-9) {
-      return new double[] {0, 0, 0};
-    }
-    double sx = (sums[3] * sums[2] - sums[4] * sums[1]) / determinant;
-    double sy = (sums[4] * sums[0] - sums[3] * sums[1]) / determinant;
-    return new double[] {sx, sy, (sx * sums[3] + sy * sums[4]) / sums[5]};
-  }
-
-  /** Clockwise from straight above; y runs down. */
-  private static double degrees(double[] direction) {
-    return Math.toDegrees(Math.atan2(direction[0], -direction[1]));
   }
 
   private static boolean isOutline(Materials materials, int i, int width) {

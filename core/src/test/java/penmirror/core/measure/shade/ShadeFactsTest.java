@@ -124,7 +124,7 @@ class ShadeFactsTest {
   void theLightComesFromWhereItComes(double angle) {
     PixelReadings readings = read(new Ball(SKIN, 0.12, 1.1, 10, 2, angle));
     double off = Math.IEEEremainder(value(readings, ShadeMeasures.LIGHT_FROM) - angle, 360);
-    assertThat(off).isCloseTo(0, offset(4.0));
+    assertThat(off).isCloseTo(0, offset(2.0));
   }
 
   @Test
