@@ -17,10 +17,18 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
 
 /** The openly licensed pictures of {@code src/test/resources/openart}, drawn at any size. */
 public final class OpenArt {
+  public static final int READ_PIXELS = 512;
+
+  private static final Map<String, PixelReadings> READINGS = new ConcurrentHashMap<>();
+
   private OpenArt() {}
 
   public static List<String> icons() {
@@ -29,6 +37,12 @@ public final class OpenArt {
 
   public static List<String> heads() {
     return names("heads");
+  }
+
+  /** What the pixels of a head tell, drawn {@link #READ_PIXELS} wide; read once for all tests. */
+  public static PixelReadings readings(String head) {
+    return READINGS.computeIfAbsent(
+        head, name -> new PixelReader().read(draw("heads", name, READ_PIXELS)));
   }
 
   /** Laid on white, antialiased, square. */

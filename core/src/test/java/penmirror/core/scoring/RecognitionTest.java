@@ -16,7 +16,6 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureGroup;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 
@@ -37,9 +36,7 @@ class RecognitionTest {
               head,
               head,
               "",
-              new Evidence(
-                  Marks.none(View.FRONT),
-                  Optional.of(new PixelReader().read(OpenArt.draw("heads", head, 512)))));
+              new Evidence(Marks.none(View.FRONT), Optional.of(OpenArt.readings(head))));
       MANNERS.computeIfAbsent(head.replaceAll("-\\d+", ""), manner -> new ArrayList<>()).add(work);
     }
   }

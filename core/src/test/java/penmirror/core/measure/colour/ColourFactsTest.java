@@ -109,9 +109,8 @@ class ColourFactsTest {
     int exact = 0;
     List<String> far = new ArrayList<>();
     for (String head : OpenArt.heads()) {
-      Picture picture = OpenArt.draw("heads", head, 480);
       Map<Integer, Integer> counts = new HashMap<>();
-      Picture hard = OpenArt.drawHard("heads", head, 480);
+      Picture hard = OpenArt.drawHard("heads", head, OpenArt.READ_PIXELS);
       for (int i = 0; i < hard.pixelCount(); i++) {
         counts.merge(hard.rgb(i), 1, Integer::sum);
       }
@@ -125,8 +124,9 @@ class ColourFactsTest {
       int carry = 0;
       for (double sum = 0; sum < 0.95 * total; sum += counts.get(all.get(carry++))) {}
       List<Swatch> read =
-          new PixelReader()
-              .read(picture).swatches().stream().filter(s -> !s.hex().equals("#FFFFFF")).toList();
+          OpenArt.readings(head).swatches().stream()
+              .filter(s -> !s.hex().equals("#FFFFFF"))
+              .toList();
       double readTotal = read.stream().mapToDouble(Swatch::shareOfFigure).sum();
       int readCarry = 0;
       for (double sum = 0; sum < 0.95 * readTotal; sum += read.get(readCarry++).shareOfFigure()) {}
