@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.statistics.Ratio;
 
 /** Collects what readers find in one picture. What is not a number is refused, never kept. */
 public final class Findings {
@@ -20,6 +21,15 @@ public final class Findings {
   /** A reading whose error is not estimated. */
   public void put(Measure measure, double value) {
     put(measure, value, 0);
+  }
+
+  /** A ratio of sums over pieces, or the reason where the lower sum is 0. */
+  public void put(Measure measure, Ratio ratio, Reason otherwise) {
+    if (ratio.whole() > 0) {
+      put(measure, ratio.value(), ratio.error());
+    } else {
+      absent(measure, otherwise);
+    }
   }
 
   /** The value, or the reason where there is none. */

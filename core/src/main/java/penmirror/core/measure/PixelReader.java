@@ -29,12 +29,14 @@ import penmirror.core.measure.region.RegionFacts;
 import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.Tiles;
+import penmirror.core.statistics.Ratio;
 
 /** Reads line, values, colours and shapes off a picture. Same picture and marks, same readings. */
 public final class PixelReader {
 
   /** Raised whenever a reading of the same picture may change. Stored with every reading. */
-  public static final int ALGORITHM_VERSION = 3;
+  public static final int ALGORITHM_VERSION = 4;
 
   /** The figure and its colours are read on a copy of at most four times this many pixels. */
   private static final int COARSE_PIXELS = 1_000_000;
@@ -161,14 +163,30 @@ public final class PixelReader {
       Hatching.find(lines.get(), figure, findings);
     }
     double width = lines.map(DrawnLines::medianWidthPixels).orElse(0.0);
-    if (figure.areaPixels() == 0) {
-      findings.absent(LineMeasures.SPOT_BLACK, Reason.NO_FIGURE);
-    } else {
-      double black = SpotBlacks.of(figure, width).count();
-      findings.put(LineMeasures.SPOT_BLACK, black / figure.figureCount());
-    }
+    findings.put(
+        LineMeasures.SPOT_BLACK,
+        share(SpotBlacks.of(figure, width), figure.figure()),
+        Reason.NO_FIGURE);
     OptionalDouble lash = LashReader.upperToLower(figure.picture(), marks);
     findings.put(LineMeasures.LASH, lash, Reason.EYES_NOT_MARKED);
+  }
+
+  /** How much of one mask another covers, tile by tile. */
+  private static Ratio share(Mask part, Mask whole) {
+    double[] parts = new double[Tiles.COUNT];
+    double[] wholes = new double[Tiles.COUNT];
+    for (int y = 0; y < whole.height(); y++) {
+      for (int x = 0; x < whole.width(); x++) {
+        int tile = Tiles.at(x, y, whole.width(), whole.height());
+        parts[tile] += part.at(x, y) ? 1 : 0;
+        wholes[tile] += whole.at(x, y) ? 1 : 0;
+      }
+    }
+    Ratio share = new Ratio();
+    for (int t = 0; t < Tiles.COUNT; t++) {
+      share.add(parts[t], wholes[t]);
+    }
+    return share;
   }
 
   private static List<Swatch> swatches(

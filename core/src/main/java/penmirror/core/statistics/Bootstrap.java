@@ -1,6 +1,7 @@
 package penmirror.core.statistics;
 
 import java.util.SplittableRandom;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -21,29 +22,48 @@ public final class Bootstrap {
    * @return 0 for fewer than two pieces, and where fewer than two draws have a value
    */
   public static double error(int pieces, ToDoubleFunction<int[]> statistic) {
+    return errors(pieces, 1, drawn -> new double[] {statistic.applyAsDouble(drawn)})[0];
+  }
+
+  /**
+   * Of several statistics of the same draws.
+   *
+   * @param count how many statistics there are
+   */
+  public static double[] errors(int pieces, int count, Function<int[], double[]> statistics) {
+    double[] errors = new double[count];
     if (pieces < 2) {
-      return 0;
+      return errors;
     }
     SplittableRandom random = new SplittableRandom(SEED);
     int[] drawn = new int[pieces];
-    double sum = 0;
-    double squares = 0;
-    int n = 0;
-    double first = Double.NaN;
+    double[] sums = new double[count];
+    double[] squares = new double[count];
+    int[] n = new int[count];
+    double[] first = new double[count];
     for (int draw = 0; draw < DRAWS; draw++) {
       for (int i = 0; i < pieces; i++) {
         drawn[i] = random.nextInt(pieces);
       }
-      double value = statistic.applyAsDouble(drawn);
-      if (Double.isFinite(value)) {
-        first = n == 0 ? value : first;
-        // Around the first value, so that large values with small spread lose no digits.
-        sum += value - first;
-        squares += (value - first) * (value - first);
-        n++;
+      double[] values = statistics.apply(drawn);
+      for (int k = 0; k < count; k++) {
+        if (Double.isFinite(values[k])) {
+          first[k] = n[k] == 0 ? values[k] : first[k];
+          // Around the first value, so that large values with small spread lose no digits.
+          double off = values[k] - first[k];
+          sums[k] += off;
+          squares[k] += off * off;
+          n[k]++;
+        }
       }
     }
-    return n < 2 ? 0 : Math.sqrt(Math.max(0, (squares - sum * sum / n) / (n - 1)));
+    for (int k = 0; k < count; k++) {
+      errors[k] =
+          n[k] < 2
+              ? 0
+              : Math.sqrt(Math.max(0, (squares[k] - sums[k] * sums[k] / n[k]) / (n[k] - 1)));
+    }
+    return errors;
   }
 
   /** Error of a ratio of sums over tiles. */

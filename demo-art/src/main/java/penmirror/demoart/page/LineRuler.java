@@ -14,7 +14,26 @@ final class LineRuler {
   private final Map<LineClass, List<Piece>> pieces = new EnumMap<>(LineClass.class);
   private final Map<LineClass, Integer> strokes = new EnumMap<>(LineClass.class);
 
-  static List<LineTruth> measure(Rendering rendering) {
+  /** Median width of the silhouette over that of all other lines. */
+  static double outlineToInner(Rendering rendering) {
+    Map<LineClass, List<Piece>> pieces = of(rendering).pieces;
+    List<Piece> inner = new ArrayList<>();
+    pieces.forEach(
+        (lineClass, own) -> {
+          if (lineClass != LineClass.SILHOUETTE) {
+            inner.addAll(own);
+          }
+        });
+    return median(pieces.getOrDefault(LineClass.SILHOUETTE, List.of())) / median(inner);
+  }
+
+  private static double median(List<Piece> pieces) {
+    List<Piece> sorted = new ArrayList<>(pieces);
+    sorted.sort(Comparator.comparingDouble(Piece::widthPx));
+    return quantile(sorted, sorted.stream().mapToDouble(Piece::lengthPx).sum(), 0.5);
+  }
+
+  private static LineRuler of(Rendering rendering) {
     LineRuler ruler = new LineRuler();
     double scale = rendering.headPx();
     for (Drawing.Inked inked : rendering.drawing().inked()) {
@@ -22,6 +41,11 @@ final class LineRuler {
         ruler.add(line, scale, rendering);
       }
     }
+    return ruler;
+  }
+
+  static List<LineTruth> measure(Rendering rendering) {
+    LineRuler ruler = of(rendering);
     List<LineTruth> truths = new ArrayList<>();
     for (LineClass lineClass : LineClass.values()) {
       if (ruler.pieces.containsKey(lineClass)) {

@@ -70,6 +70,11 @@ public record Rendering(Drawing drawing, int widthPx, int heightPx, AffineTransf
     return LineRuler.measure(this);
   }
 
+  /** How much heavier the silhouette is than the other lines, median by median. */
+  public double outlineToInner() {
+    return LineRuler.outlineToInner(this);
+  }
+
   /** Area and colours by role, counted on a picture of labels. */
   public List<AreaTruth> areas() {
     return AreaCounter.count(this);

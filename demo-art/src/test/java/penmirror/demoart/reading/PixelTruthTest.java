@@ -13,7 +13,10 @@ import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
 import penmirror.core.colour.OkLab;
+import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.line.LineMeasures;
@@ -168,6 +171,48 @@ class PixelTruthTest {
             .toArray();
     assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(10);
     assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(15);
+  }
+
+  /** All but what is counted, or told by the marked eyes or by one face. */
+  @Test
+  void readingsOfLineShadeAndColourStateTheirErrors() {
+    List<Read> all = new ArrayList<>(flat);
+    all.addAll(soft);
+    List<String> without = new ArrayList<>();
+    for (Measure measure : MeasureCatalogue.all()) {
+      boolean asked =
+          measure.group() == MeasureGroup.LINE
+              || measure.group() == MeasureGroup.SHADE
+              || measure.group() == MeasureGroup.COLOUR;
+      List<Estimate> estimates =
+          all.stream().flatMap(read -> read.readings.estimate(measure).stream()).toList();
+      if (asked
+          && !estimates.isEmpty()
+          && estimates.stream().allMatch(estimate -> estimate.standardError() == 0)) {
+        without.add(measure.key());
+      }
+    }
+    assertThat(without)
+        .isSubsetOf("line.lash", "skin.hues", "shade.pairs", "pal.accent.places", "focus.contrast");
+  }
+
+  /** Behind hair and under arms an outline is counted as another line, or the other way round. */
+  @Test
+  void theOutlineIsAsMuchHeavierAsItWasDrawn() {
+    List<Read> all = new ArrayList<>(flat);
+    all.addAll(soft);
+    double[] off =
+        all.stream()
+            .mapToDouble(
+                read ->
+                    Math.abs(
+                        read.value(LineMeasures.OUTLINE_INNER).orElseThrow()
+                                / read.drawn.rendering().outlineToInner()
+                            - 1))
+            .sorted()
+            .toArray();
+    assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(0.05);
+    assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(0.05);
   }
 
   /** Ink of the manner: nearly black for one, as set; tinted for none. */

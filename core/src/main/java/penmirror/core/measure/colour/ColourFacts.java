@@ -1,7 +1,11 @@
 package penmirror.core.measure.colour;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
@@ -12,6 +16,7 @@ import penmirror.core.measure.Findings;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.raster.Regions;
+import penmirror.core.raster.Tiles;
 import penmirror.core.statistics.Bootstrap;
 import penmirror.core.statistics.CircularSample;
 import penmirror.core.statistics.WeightedSample;
@@ -22,9 +27,6 @@ import penmirror.core.statistics.WeightedSample;
  * <p>A picture whose strongest tenth has next to no chroma is grey: then nothing about hue is told.
  */
 public final class ColourFacts {
-  /** Tiles a side for the error. */
-  private static final int TILES = 12;
-
   private static final double GREY = 0.03;
   private static final double SLIGHT = 0.04;
   private static final double NO_HUE_SHARE = 0.01;
@@ -63,12 +65,75 @@ public final class ColourFacts {
       return;
     }
     ColourFacts facts = new ColourFacts(palette, figure, swatches, findings);
-    facts.amounts();
     facts.shares();
-    facts.hues();
-    facts.extremes();
-    facts.accents();
-    facts.ground();
+    facts.ofSwatches();
+    facts.places();
+  }
+
+  /** What the swatches with their shares tell, with the error of drawing the tiles again. */
+  private void ofSwatches() {
+    Map<Measure, Double> values = new LinkedHashMap<>();
+    tell(swatches, values);
+    List<Measure> measures = List.copyOf(values.keySet());
+    double[][] counts = tileCounts();
+    double[] errors =
+        Bootstrap.errors(
+            counts.length,
+            measures.size(),
+            drawn -> {
+              Map<Measure, Double> again = new LinkedHashMap<>();
+              tell(inTiles(counts, drawn), again);
+              return measures.stream()
+                  .mapToDouble(
+                      measure ->
+                          again.containsKey(measure)
+                              ? measure.scale().difference(again.get(measure), values.get(measure))
+                              : Double.NaN)
+                  .toArray();
+            });
+    for (int k = 0; k < errors.length; k++) {
+      findings.put(measures.get(k), values.get(measures.get(k)), errors[k]);
+    }
+    if (total(coloured(swatches)) < NO_HUE_SHARE) {
+      findings.absent(ColourMeasures.OF_HUE, Reason.NO_HUE);
+    }
+    findings.absent(
+        List.of(
+            ColourMeasures.DARKEST,
+            ColourMeasures.DARKEST_CHROMA,
+            ColourMeasures.STRONGEST,
+            ColourMeasures.WEAKEST),
+        Reason.TOO_LITTLE);
+  }
+
+  /** The swatches as they would be if the figure had these tiles; the most frequent first. */
+  private List<Swatch> inTiles(double[][] counts, int[] tiles) {
+    double[] sums = new double[palette.swatches().size()];
+    for (int tile : tiles) {
+      for (int c = 0; c < sums.length; c++) {
+        sums[c] += counts[tile][c];
+      }
+    }
+    double total = Arrays.stream(sums).sum();
+    List<Swatch> drawn = new ArrayList<>();
+    for (int c = 0; c < sums.length; c++) {
+      if (sums[c] > 0) {
+        drawn.add(new Swatch(palette.colour(c), sums[c] / total, Swatch.Role.UNNAMED));
+      }
+    }
+    drawn.sort(Comparator.comparingDouble(swatch -> -swatch.shareOfFigure()));
+    return drawn;
+  }
+
+  private void tell(List<Swatch> some, Map<Measure, Double> values) {
+    if (some.isEmpty()) {
+      return;
+    }
+    amounts(some, values);
+    hues(some, values);
+    extremes(some, values);
+    values.put(ColourMeasures.ACCENT, total(accents(some).stream().map(some::get).toList()));
+    values.put(ColourMeasures.FIGURE_GROUND, mean(some).distanceTo(figure.background()));
   }
 
   /** The swatches that have a hue. */
@@ -76,26 +141,26 @@ public final class ColourFacts {
     return swatches.stream().filter(swatch -> swatch.colour().chroma() > GREY).toList();
   }
 
-  private void amounts() {
+  private static void amounts(List<Swatch> some, Map<Measure, Double> values) {
     double entropy = 0;
-    double total = total(swatches);
-    for (Swatch swatch : swatches) {
+    double total = total(some);
+    for (Swatch swatch : some) {
       double share = swatch.shareOfFigure() / total;
       entropy -= share * Math.log(share);
     }
-    findings.put(ColourMeasures.PALETTE_SIZE, coloursThatCarry());
-    findings.put(ColourMeasures.VARIETY, Math.exp(entropy));
+    values.put(ColourMeasures.PALETTE_SIZE, (double) coloursThatCarry(some));
+    values.put(ColourMeasures.VARIETY, Math.exp(entropy));
   }
 
   private static double total(List<Swatch> some) {
     return some.stream().mapToDouble(Swatch::shareOfFigure).sum();
   }
 
-  private int coloursThatCarry() {
+  private static int coloursThatCarry(List<Swatch> some) {
     double sum = 0;
     int count = 0;
-    double total = total(swatches);
-    for (Swatch swatch : swatches) {
+    double total = total(some);
+    for (Swatch swatch : some) {
       if (sum >= 0.95 * total) {
         break;
       }
@@ -122,7 +187,21 @@ public final class ColourFacts {
     put(ColourMeasures.GREY, colour -> colour.chroma() > GREY ? 0 : 1, colour -> 1);
     put(ColourMeasures.REDS, colour -> inHues(colour, 0, 50) ? 1 : 0, colour -> 1);
     put(ColourMeasures.YELLOWS, colour -> inHues(colour, 50, 110) ? 1 : 0, colour -> 1);
-    double grey = total(swatches) - total(coloured(swatches));
+    double coloured = total(coloured(swatches));
+    if (coloured >= NO_HUE_SHARE) {
+      Weight isColoured = colour -> colour.chroma() > GREY ? 1 : 0;
+      put(
+          ColourMeasures.WARM,
+          colour ->
+              isColoured.of(colour)
+                  * (colour.hueDegrees() < 110 || colour.hueDegrees() >= 330 ? 1 : 0),
+          isColoured);
+      put(
+          ColourMeasures.CHROMA_COLOURED,
+          colour -> isColoured.of(colour) * colour.chroma(),
+          isColoured);
+    }
+    double grey = total(swatches) - coloured;
     if (grey > NO_HUE_SHARE) {
       Weight isGrey = colour -> colour.chroma() > GREY ? 0 : 1;
       put(ColourMeasures.UNDERTONE_A, colour -> isGrey.of(colour) * lab(colour).a(), isGrey);
@@ -176,16 +255,12 @@ public final class ColourFacts {
   /** Pixels of each colour in each tile. */
   private double[][] tileCounts() {
     if (tiles == null) {
-      double[][] counts = new double[TILES * TILES][palette.swatches().size()];
+      double[][] counts = new double[Tiles.COUNT][palette.swatches().size()];
       int width = palette.width();
-      int height = palette.height();
-      for (int y = 0; y < height; y++) {
-        int row = y * TILES / height * TILES;
-        for (int x = 0; x < width; x++) {
-          int label = palette.labels()[y * width + x];
-          if (label != Palette.NONE) {
-            counts[row + x * TILES / width][label]++;
-          }
+      for (int i = 0; i < palette.labels().length; i++) {
+        int label = palette.labels()[i];
+        if (label != Palette.NONE) {
+          counts[Tiles.at(i % width, i / width, width, palette.height())][label]++;
         }
       }
       tiles = counts;
@@ -211,44 +286,29 @@ public final class ColourFacts {
         .toArray();
   }
 
-  private void hues() {
-    List<Swatch> coloured = coloured(swatches);
-    if (total(coloured) < NO_HUE_SHARE) {
-      findings.absent(ColourMeasures.OF_HUE, Reason.NO_HUE);
-      return;
+  private static void hues(List<Swatch> some, Map<Measure, Double> values) {
+    List<Swatch> coloured = coloured(some);
+    if (total(coloured) >= NO_HUE_SHARE) {
+      CircularSample sample = CircularSample.weighted(hues(coloured), weights(coloured));
+      values.put(ColourMeasures.LEAN, sample.resultantLength());
+      values.put(ColourMeasures.HUE, sample.meanDegrees());
+      harmony(some).ifPresent(fit -> values.put(ColourMeasures.HARMONY, fit.offDegrees()));
     }
-    CircularSample sample = CircularSample.weighted(hues(coloured), weights(coloured));
-    findings.put(ColourMeasures.LEAN, sample.resultantLength());
-    findings.put(ColourMeasures.HUE, sample.meanDegrees());
-    harmony(swatches).ifPresent(fit -> findings.put(ColourMeasures.HARMONY, fit.offDegrees()));
-    Weight isColoured = colour -> colour.chroma() > GREY ? 1 : 0;
-    put(
-        ColourMeasures.WARM,
-        colour ->
-            isColoured.of(colour)
-                * (colour.hueDegrees() < 110 || colour.hueDegrees() >= 330 ? 1 : 0),
-        isColoured);
-    put(
-        ColourMeasures.CHROMA_COLOURED,
-        colour -> isColoured.of(colour) * colour.chroma(),
-        isColoured);
   }
 
-  private void extremes() {
+  private static void extremes(List<Swatch> some, Map<Measure, Double> values) {
     WeightedSample.Builder chroma = WeightedSample.builder();
-    double strongest = 0;
-    double weakest = Double.MAX_VALUE;
     OkLab darkest = null;
     double light = 0;
     double dark = 1;
     double carried = 0;
-    double total = total(swatches);
-    for (Swatch swatch : swatches) {
+    double total = total(some);
+    for (Swatch swatch : some) {
       OkLab colour = swatch.colour();
       chroma.add(colour.chroma(), swatch.shareOfFigure());
       if (swatch.shareOfFigure() >= LEAST_COLOUR) {
-        strongest = Math.max(strongest, colour.chroma());
-        weakest = Math.min(weakest, colour.chroma());
+        values.merge(ColourMeasures.STRONGEST, colour.chroma(), Math::max);
+        values.merge(ColourMeasures.WEAKEST, colour.chroma(), Math::min);
       }
       boolean large = swatch.shareOfFigure() >= LEAST_DARK;
       if (large && (darkest == null || colour.lightness() < darkest.lightness())) {
@@ -260,27 +320,21 @@ public final class ColourFacts {
       }
       carried += swatch.shareOfFigure();
     }
-    findings.put(ColourMeasures.CHROMA_HIGH, chroma.build().quantile(0.9));
-    findings.put(ColourMeasures.LIGHT_RANGE, Math.max(0, light - dark));
-    if (darkest == null) {
-      findings.absent(
-          List.of(ColourMeasures.DARKEST, ColourMeasures.DARKEST_CHROMA), Reason.TOO_LITTLE);
-    } else {
-      findings.put(ColourMeasures.DARKEST, darkest.lightness());
-      findings.put(ColourMeasures.DARKEST_CHROMA, darkest.chroma());
-    }
-    if (weakest > 1) {
-      findings.absent(List.of(ColourMeasures.STRONGEST, ColourMeasures.WEAKEST), Reason.TOO_LITTLE);
-    } else {
-      findings.put(ColourMeasures.STRONGEST, strongest);
-      findings.put(ColourMeasures.WEAKEST, weakest);
+    values.put(ColourMeasures.CHROMA_HIGH, chroma.build().quantile(0.9));
+    values.put(ColourMeasures.LIGHT_RANGE, Math.max(0, light - dark));
+    if (darkest != null) {
+      values.put(ColourMeasures.DARKEST, darkest.lightness());
+      values.put(ColourMeasures.DARKEST_CHROMA, darkest.chroma());
     }
   }
 
   /** Which colours of the palette are accents. */
   public static List<Integer> accentLabels(Palette palette) {
+    return accents(palette.swatches());
+  }
+
+  private static List<Integer> accents(List<Swatch> all) {
     List<Integer> accents = new ArrayList<>();
-    List<Swatch> all = palette.swatches();
     for (int c = 0; c < all.size(); c++) {
       Swatch swatch = all.get(c);
       boolean small =
@@ -307,12 +361,9 @@ public final class ColourFacts {
     return Math.hypot(one.a() - other.a(), one.b() - other.b());
   }
 
-  private void accents() {
+  /** In how many places accents stand. */
+  private void places() {
     List<Integer> accents = accentLabels(palette);
-    double share = 0;
-    for (int label : accents) {
-      share += palette.swatches().get(label).shareOfFigure();
-    }
     boolean[] where = new boolean[palette.labels().length];
     for (int i = 0; i < where.length; i++) {
       where[i] = accents.contains(palette.labels()[i]);
@@ -322,22 +373,20 @@ public final class ColourFacts {
     for (int area : Regions.areas(where, palette.width(), palette.height())) {
       places += area >= least ? 1 : 0;
     }
-    findings.put(ColourMeasures.ACCENT, share);
     findings.put(ColourMeasures.ACCENT_PLACES, places);
   }
 
-  private void ground() {
+  private static OkLab mean(List<Swatch> some) {
     double lightness = 0;
     double a = 0;
     double b = 0;
     double total = 0;
-    for (Swatch swatch : swatches) {
+    for (Swatch swatch : some) {
       lightness += swatch.shareOfFigure() * swatch.colour().lightness();
       a += swatch.shareOfFigure() * swatch.colour().a();
       b += swatch.shareOfFigure() * swatch.colour().b();
       total += swatch.shareOfFigure();
     }
-    OkLab mean = new OkLab(lightness / total, a / total, b / total);
-    findings.put(ColourMeasures.FIGURE_GROUND, mean.distanceTo(figure.background()));
+    return new OkLab(lightness / total, a / total, b / total);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.statistics.Ratio;
 import penmirror.core.statistics.WeightedSample;
 
 /**
@@ -32,6 +33,9 @@ public final class Hatching {
   /** A second direction is this far from the first, degrees, and has this share, to be crossing. */
   private static final double CROSSING = 30;
 
+  /** Half of the window of directions that counts as one, degrees. */
+  private static final int HALF_WINDOW = 10;
+
   private final List<Stroke> strokes;
   private final int width;
   private final int height;
@@ -55,18 +59,24 @@ public final class Hatching {
     }
   }
 
-  /** Hatched points: angle of the line in degrees, distance to the next, length. */
-  private record Hatched(double[] angles, double[] pitches, double[] lengths, boolean[] of) {}
+  /** Hatched points: angle of the line in degrees, distance to the next, length, whose stroke. */
+  private record Hatched(
+      double[] angles, double[] pitches, double[] lengths, int[] strokes, boolean[] of) {}
 
   public static void find(DrawnLines lines, FigurePixels figure, Findings findings) {
     Hatching hatching = new Hatching(lines, figure);
     hatching.paint();
     Hatched hatched = hatching.points();
-    double length = Arrays.stream(hatched.lengths).sum();
-    double all = lines.strokes().stream().mapToDouble(Stroke::length).sum();
-    double share = Math.min(1, length / all);
-    findings.put(LineMeasures.HATCH, share);
-    if (share < LEAST_SHARE) {
+    double[] own = new double[lines.strokes().size()];
+    for (int i = 0; i < hatched.lengths.length; i++) {
+      own[hatched.strokes[i]] += hatched.lengths[i];
+    }
+    Ratio share = new Ratio();
+    for (int s = 0; s < own.length; s++) {
+      share.add(own[s], lines.strokes().get(s).length());
+    }
+    findings.put(LineMeasures.HATCH, Math.min(1, share.value()), share.error());
+    if (share.value() < LEAST_SHARE) {
       findings.absent(LineMeasures.OF_HATCHING, Reason.NO_HATCHING);
       return;
     }
@@ -77,13 +87,26 @@ public final class Hatching {
     WeightedSample pitches = pitch.build();
     findings.put(LineMeasures.HATCH_PITCH, pitches.median(), pitches.medianError());
     double angle = mainAngle(hatched);
-    double crossing = 0;
+    double[] crossing = new double[own.length];
+    double[] along = new double[own.length];
+    double[] offsets = new double[own.length];
     for (int i = 0; i < hatched.angles.length; i++) {
-      boolean other = Math.abs(Math.IEEEremainder(hatched.angles[i] - angle, 180)) > CROSSING;
-      crossing += other ? hatched.lengths[i] : 0;
+      double off = Math.IEEEremainder(hatched.angles[i] - angle, 180);
+      int stroke = hatched.strokes[i];
+      crossing[stroke] += Math.abs(off) > CROSSING ? hatched.lengths[i] : 0;
+      if (Math.abs(off) <= HALF_WINDOW) {
+        along[stroke] += hatched.lengths[i];
+        offsets[stroke] += off * hatched.lengths[i];
+      }
     }
-    findings.put(LineMeasures.HATCH_ANGLE, Math.IEEEremainder(angle, 180));
-    findings.put(LineMeasures.HATCH_CROSS, crossing / length);
+    Ratio crossed = new Ratio();
+    Ratio turned = new Ratio();
+    for (int s = 0; s < own.length; s++) {
+      crossed.add(crossing[s], own[s]);
+      turned.add(offsets[s], along[s]);
+    }
+    findings.put(LineMeasures.HATCH_ANGLE, Math.IEEEremainder(angle, 180), turned.error());
+    findings.put(LineMeasures.HATCH_CROSS, crossed, Reason.NO_HATCHING);
   }
 
   /** Which points of which strokes are hatching, for drawing them. */
@@ -174,6 +197,7 @@ public final class Hatching {
     double[] angles = new double[count];
     double[] pitches = new double[count];
     double[] lengths = new double[count];
+    int[] whose = new int[count];
     int k = 0;
     for (int s = 0; s < strokes.size(); s++) {
       Stroke stroke = strokes.get(s);
@@ -182,11 +206,12 @@ public final class Hatching {
           // The line runs square to its normal; up counts positive as on paper.
           angles[k] = Math.toDegrees(Math.atan2(stroke.normalXs()[i], stroke.normalYs()[i]));
           pitches[k] = pitch[starts[s] + i];
+          whose[k] = s;
           lengths[k++] = stroke.steps()[i];
         }
       }
     }
-    return new Hatched(angles, pitches, lengths, hatched);
+    return new Hatched(angles, pitches, lengths, whose, hatched);
   }
 
   /** Distance to the next line that runs the same way and its point; 0 without one. */
@@ -220,7 +245,7 @@ public final class Hatching {
     double most = -1;
     for (int at = 0; at < 180; at++) {
       double sum = 0;
-      for (int k = -10; k <= 10; k++) {
+      for (int k = -HALF_WINDOW; k <= HALF_WINDOW; k++) {
         sum += bins[Math.floorMod(at + k, 180)];
       }
       if (sum > most) {
@@ -230,7 +255,7 @@ public final class Hatching {
     }
     double offset = 0;
     double weight = 0;
-    for (int k = -10; k <= 10; k++) {
+    for (int k = -HALF_WINDOW; k <= HALF_WINDOW; k++) {
       double bin = bins[Math.floorMod(best + k, 180)];
       offset += k * bin;
       weight += bin;

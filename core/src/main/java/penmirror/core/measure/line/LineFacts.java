@@ -12,6 +12,7 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.statistics.Bootstrap;
+import penmirror.core.statistics.Ratio;
 import penmirror.core.statistics.WeightedSample;
 
 /**
@@ -88,22 +89,17 @@ public final class LineFacts {
   private void widths(Findings findings) {
     WeightedSample all = clearWidths(strokes);
     int factor = lines.factor();
-    findings.put(
-        LineMeasures.WIDTH,
-        factor * width,
-        factor * perStroke(strokes, Stroke::medianWidth).medianError());
+    WeightedSample byStroke = perStroke(strokes, Stroke::medianWidth);
+    findings.put(LineMeasures.WIDTH, factor * width, factor * byStroke.medianError());
     double thin = all.quantile(0.1);
     double thick = all.quantile(0.9);
     double spread = (all.quantile(0.75) - all.quantile(0.25)) / 1.349;
+    findings.put(LineMeasures.THIN, thin / width, byStroke.quantileError(0.1) / width);
+    findings.put(LineMeasures.THICK, thick / width, byStroke.quantileError(0.9) / width);
     findings.put(
-        LineMeasures.THIN,
-        thin / width,
-        perStroke(strokes, Stroke::medianWidth).quantileError(0.1) / width);
-    findings.put(
-        LineMeasures.THICK,
-        thick / width,
-        perStroke(strokes, Stroke::medianWidth).quantileError(0.9) / width);
-    findings.put(LineMeasures.VARIATION, spread / width);
+        LineMeasures.VARIATION,
+        spread / width,
+        Math.hypot(byStroke.quantileError(0.75), byStroke.quantileError(0.25)) / 1.349 / width);
     WeightedSample.Builder within = WeightedSample.builder();
     for (Stroke stroke : strokes) {
       double length = stroke.clearLength();
@@ -139,26 +135,28 @@ public final class LineFacts {
     List<Stroke> inner = new ArrayList<>();
     double outerLength = 0;
     double innerLength = 0;
+    Ratio share = new Ratio();
     for (Stroke stroke : strokes) {
-      boolean any = false;
-      boolean other = false;
+      double outside = 0;
+      double inside = 0;
       for (int i = 0; i < stroke.size(); i++) {
-        if (stroke.isRead(i)) {
-          boolean outside = isOutline(stroke, i);
-          any |= outside;
-          other |= !outside;
-          outerLength += outside ? stroke.steps()[i] : 0;
-          innerLength += outside ? 0 : stroke.steps()[i];
+        if (stroke.isRead(i) && isOutline(stroke, i)) {
+          outside += stroke.steps()[i];
+        } else if (stroke.isRead(i)) {
+          inside += stroke.steps()[i];
         }
       }
-      if (any) {
+      if (outside > 0) {
         outer.add(stroke);
       }
-      if (other) {
+      if (inside > 0) {
         inner.add(stroke);
       }
+      share.add(outside, outside + inside);
+      outerLength += outside;
+      innerLength += inside;
     }
-    findings.put(LineMeasures.OUTLINE_SHARE, outerLength / (outerLength + innerLength));
+    findings.put(LineMeasures.OUTLINE_SHARE, share, Reason.TOO_LITTLE);
     if (Math.min(outerLength, innerLength) < LEAST_PART_UNITS * unit) {
       findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE);
     } else {
@@ -177,7 +175,7 @@ public final class LineFacts {
         findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE);
       }
     }
-    findings.put(LineMeasures.CLOSED, OutlineCover.share(lines, figure));
+    findings.put(LineMeasures.CLOSED, OutlineCover.share(lines, figure), Reason.NO_FIGURE);
   }
 
   private WeightedSample widths(List<Stroke> of, boolean outline) {
@@ -287,16 +285,12 @@ public final class LineFacts {
     if (area == 0) {
       findings.absent(List.of(LineMeasures.DENSITY, LineMeasures.INK), Reason.NO_FIGURE);
     } else {
-      double relative = lengthError() / length;
-      findings.put(LineMeasures.DENSITY, length / area, relative * length / area);
-      double ink = 0;
-      for (Stroke stroke : strokes) {
-        for (int i = 0; i < stroke.size(); i++) {
-          ink += stroke.isRead(i) ? stroke.widths()[i] * stroke.steps()[i] : 0;
-        }
-      }
-      ink *= (double) lines.factor() * lines.factor() / area;
-      findings.put(LineMeasures.INK, ink, relative * ink);
+      double square = (double) lines.factor() * lines.factor();
+      findings.put(
+          LineMeasures.DENSITY, length / area, lines.factor() * errorOfSum(Stroke::length) / area);
+      double ink = strokes.stream().mapToDouble(LineFacts::ink).sum();
+      findings.put(
+          LineMeasures.INK, square * ink / area, square * errorOfSum(LineFacts::ink) / area);
     }
     WeightedSample.Builder joined = WeightedSample.builder();
     for (double joinedLength : new StrokeJoiner(strokes, width).lengths()) {
@@ -305,44 +299,59 @@ public final class LineFacts {
     putMedian(findings, LineMeasures.STROKE, joined.build(), 1);
   }
 
-  private double lengthError() {
-    return lines.factor()
-        * Bootstrap.error(
-            strokes.size(),
-            drawn -> Arrays.stream(drawn).mapToDouble(i -> strokes.get(i).length()).sum());
+  /** Area that a stroke covers, square pixels of the working copy. */
+  private static double ink(Stroke stroke) {
+    double ink = 0;
+    for (int i = 0; i < stroke.size(); i++) {
+      ink += stroke.isRead(i) ? stroke.widths()[i] * stroke.steps()[i] : 0;
+    }
+    return ink;
+  }
+
+  private double errorOfSum(ToDoubleFunction<Stroke> value) {
+    double[] values = strokes.stream().mapToDouble(value).toArray();
+    return Bootstrap.error(
+        values.length, drawn -> Arrays.stream(drawn).mapToDouble(i -> values[i]).sum());
   }
 
   /** Line running level and upright, and how much of its turning lies in corners. */
   private void directions(Findings findings) {
-    double total = 0;
-    double level = 0;
-    double upright = 0;
-    double turn = 0;
-    double corner = 0;
+    Ratio level = new Ratio();
+    Ratio upright = new Ratio();
+    Ratio corner = new Ratio();
+    double nearly = Math.sin(Math.toRadians(10));
     int window = (int) Math.max(4, 0.04 * unit);
     for (Stroke stroke : strokes) {
       int n = stroke.size();
+      double length = 0;
+      double levelLength = 0;
+      double uprightLength = 0;
+      double turn = 0;
+      double cornerTurn = 0;
       for (int i = 0; i < n; i++) {
         if (!stroke.isRead(i)) {
           continue;
         }
         double step = stroke.steps()[i];
-        total += step;
-        level += Math.abs(stroke.normalXs()[i]) < Math.sin(Math.toRadians(10)) ? step : 0;
-        upright += Math.abs(stroke.normalYs()[i]) < Math.sin(Math.toRadians(10)) ? step : 0;
+        length += step;
+        levelLength += Math.abs(stroke.normalXs()[i]) < nearly ? step : 0;
+        uprightLength += Math.abs(stroke.normalYs()[i]) < nearly ? step : 0;
         if (i > 0) {
           double here = Math.abs(turn(stroke, i - 1, i));
           turn += here;
           int from = Math.max(0, i - window / 2);
           int to = Math.min(n - 1, i + window / 2);
-          corner += Math.abs(turn(stroke, from, to)) > Math.toRadians(30) ? here : 0;
+          cornerTurn += Math.abs(turn(stroke, from, to)) > Math.toRadians(30) ? here : 0;
         }
       }
+      level.add(levelLength, length);
+      upright.add(uprightLength, length);
+      corner.add(cornerTurn, turn);
     }
-    findings.put(LineMeasures.LEVEL, level / total);
-    findings.put(LineMeasures.UPRIGHT, upright / total);
-    if (turn > Math.PI) {
-      findings.put(LineMeasures.CORNER, corner / turn);
+    findings.put(LineMeasures.LEVEL, level, Reason.TOO_LITTLE);
+    findings.put(LineMeasures.UPRIGHT, upright, Reason.TOO_LITTLE);
+    if (corner.whole() > Math.PI) {
+      findings.put(LineMeasures.CORNER, corner, Reason.TOO_LITTLE);
     } else {
       findings.absent(LineMeasures.CORNER, Reason.TOO_LITTLE);
     }
@@ -360,12 +369,16 @@ public final class LineFacts {
   private void colour(Findings findings) {
     WeightedSample.Builder lightness = WeightedSample.builder();
     WeightedSample.Builder chroma = WeightedSample.builder();
-    double black = 0;
-    double tinted = 0;
-    double beside = 0;
-    double total = 0;
-    double heights = 0;
+    Ratio black = new Ratio();
+    Ratio tinted = new Ratio();
+    double[] box = box();
+    Ratio low = new Ratio();
     for (Stroke stroke : strokes) {
+      double length = 0;
+      double blackLength = 0;
+      double beside = 0;
+      double tintedLength = 0;
+      double heights = 0;
       for (int i = 0; i < stroke.size(); i++) {
         if (!stroke.isRead(i)) {
           continue;
@@ -374,44 +387,46 @@ public final class LineFacts {
         double step = stroke.steps()[i];
         lightness.add(colour.lightness(), step);
         chroma.add(colour.chroma(), step);
-        total += step;
-        heights += step * lines.toPicture(stroke.ys()[i]);
-        black += colour.isBlack() ? step : 0;
+        length += step;
+        heights += step * (lines.toPicture(stroke.ys()[i]) - box[0]);
+        blackLength += colour.isBlack() ? step : 0;
         double reach = stroke.widths()[i] / 2 + 2.5;
         OkLab right = colour(stroke, i, reach);
         OkLab left = colour(stroke, i, -reach);
         OkLab fill = right.chroma() > left.chroma() ? right : left;
         if (fill.chroma() > GREY_CHROMA) {
           beside += step;
-          tinted += colour.chroma() > GREY_CHROMA && colour.hueApart(fill) < SAME_HUE ? step : 0;
+          boolean hasHue = colour.chroma() > GREY_CHROMA;
+          tintedLength += hasHue && colour.hueApart(fill) < SAME_HUE ? step : 0;
         }
       }
+      black.add(blackLength, length);
+      tinted.add(tintedLength, beside);
+      low.add(heights, length * (box[1] - box[0]));
     }
     findings.put(
         LineMeasures.DARKNESS,
         lightness.build().median(),
-        perStroke(strokes, this::strokeLightness).medianError());
-    findings.put(LineMeasures.CHROMA, chroma.build().median());
-    findings.put(LineMeasures.BLACK, black / total);
-    if (beside > LEAST_PART_UNITS * unit) {
-      findings.put(LineMeasures.TINT, tinted / beside);
+        perStroke(strokes, stroke -> medianColour(stroke, OkLab::lightness)).medianError());
+    findings.put(
+        LineMeasures.CHROMA,
+        chroma.build().median(),
+        perStroke(strokes, stroke -> medianColour(stroke, OkLab::chroma)).medianError());
+    findings.put(LineMeasures.BLACK, black, Reason.TOO_LITTLE);
+    if (tinted.whole() > LEAST_PART_UNITS * unit) {
+      findings.put(LineMeasures.TINT, tinted, Reason.NO_HUE);
     } else {
       findings.absent(LineMeasures.TINT, Reason.NO_HUE);
     }
-    double[] box = box();
-    if (box[1] > box[0]) {
-      findings.put(LineMeasures.HEIGHT, (heights / total - box[0]) / (box[1] - box[0]));
-    } else {
-      findings.absent(LineMeasures.HEIGHT, Reason.NO_FIGURE);
-    }
+    findings.put(LineMeasures.HEIGHT, low, Reason.NO_FIGURE);
   }
 
-  private double strokeLightness(Stroke stroke) {
+  private double medianColour(Stroke stroke, ToDoubleFunction<OkLab> axis) {
     double[] values = new double[stroke.size()];
     int n = 0;
     for (int i = 0; i < stroke.size(); i++) {
       if (stroke.isRead(i)) {
-        values[n++] = colour(stroke, i, 0).lightness();
+        values[n++] = axis.applyAsDouble(colour(stroke, i, 0));
       }
     }
     double[] read = Arrays.copyOf(values, n);

@@ -2,13 +2,15 @@ package penmirror.core.measure.line;
 
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.raster.Mask;
+import penmirror.core.raster.Tiles;
+import penmirror.core.statistics.Ratio;
 
 /** How much of the figure's contour carries a line. */
 final class OutlineCover {
   private OutlineCover() {}
 
-  /** Share of contour pixels with a line's middle about a line width away, [0, 1]. */
-  static double share(DrawnLines lines, FigurePixels pixels) {
+  /** Contour pixels with a line's middle about a line width away, of all, by tiles. */
+  static Ratio share(DrawnLines lines, FigurePixels pixels) {
     Mask figure = pixels.figure();
     int width = figure.width();
     int height = figure.height();
@@ -24,18 +26,23 @@ final class OutlineCover {
         }
       }
     }
-    int contour = 0;
-    int covered = 0;
+    int[] contour = new int[Tiles.COUNT];
+    int[] covered = new int[Tiles.COUNT];
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
         boolean atEdge = x == 0 || y == 0 || x == width - 1 || y == height - 1;
         if (!atEdge && figure.at(x, y) && touchesBackground(figure, x, y)) {
-          contour++;
-          covered += near[y * width + x] ? 1 : 0;
+          int tile = Tiles.at(x, y, width, height);
+          contour[tile]++;
+          covered[tile] += near[y * width + x] ? 1 : 0;
         }
       }
     }
-    return contour == 0 ? 0 : covered / (double) contour;
+    Ratio share = new Ratio();
+    for (int t = 0; t < contour.length; t++) {
+      share.add(covered[t], contour[t]);
+    }
+    return share;
   }
 
   private static boolean touchesBackground(Mask figure, int x, int y) {

@@ -43,7 +43,7 @@ public record Stroke(
     return isRead(i) && junctionDistances[i] > JUNCTION_CLEARANCE * widths[i];
   }
 
-  double clearLength() {
+  public double clearLength() {
     double sum = 0;
     for (int i = 0; i < size(); i++) {
       if (isClear(i)) {
@@ -65,7 +65,7 @@ public record Stroke(
   }
 
   /** NaN when no point has a width. */
-  double medianWidth() {
+  public double medianWidth() {
     double[] read = Arrays.stream(widths).filter(w -> !Double.isNaN(w)).sorted().toArray();
     return read.length == 0 ? Double.NaN : read[read.length / 2];
   }

@@ -73,7 +73,11 @@ public final class RegionFacts {
     int[] box = parts.faceBox();
     WeightedSample.Builder face = WeightedSample.builder();
     WeightedSample.Builder body = WeightedSample.builder();
+    // For the error one value a stroke: points of one stroke are no readings of their own.
+    WeightedSample.Builder faceStrokes = WeightedSample.builder();
+    WeightedSample.Builder bodyStrokes = WeightedSample.builder();
     for (Stroke stroke : lines.strokes()) {
+      double lengthInFace = 0;
       for (int i = 0; i < stroke.size(); i++) {
         int x = (int) ((lines.toPicture(stroke.xs()[i]) + 0.5) / flats.factor());
         int y = (int) ((lines.toPicture(stroke.ys()[i]) + 0.5) / flats.factor());
@@ -81,14 +85,22 @@ public final class RegionFacts {
         boolean inside = inBox && parts.at(y * flats.width() + x) == FigureParts.Part.FEATURE;
         if (stroke.isClear(i)) {
           (inside ? face : body).add(stroke.widths()[i], stroke.steps()[i]);
+          lengthInFace += inside ? stroke.steps()[i] : 0;
         }
       }
+      faceStrokes.add(stroke.medianWidth(), lengthInFace);
+      bodyStrokes.add(stroke.medianWidth(), stroke.clearLength() - lengthInFace);
     }
     WeightedSample inFace = face.build();
     WeightedSample elsewhere = body.build();
     double least = 0.05 * flats.unit() * flats.factor() / lines.factor();
     if (inFace.weight() > least && elsewhere.weight() > least) {
-      findings.put(LineMeasures.FACE_BODY, inFace.median() / elsewhere.median());
+      double ratio = inFace.median() / elsewhere.median();
+      double relative =
+          Math.hypot(
+              faceStrokes.build().medianError() / inFace.median(),
+              bodyStrokes.build().medianError() / elsewhere.median());
+      findings.put(LineMeasures.FACE_BODY, ratio, relative * ratio);
     } else {
       findings.absent(LineMeasures.FACE_BODY, Reason.TOO_LITTLE);
     }

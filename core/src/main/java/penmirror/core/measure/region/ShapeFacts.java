@@ -10,6 +10,7 @@ import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Contour;
 import penmirror.core.raster.Mask;
+import penmirror.core.statistics.Ratio;
 import penmirror.core.statistics.WeightedSample;
 
 /** Fills {@link ShapeMeasures}, and the pairs of light and shadow among the shade measures. */
@@ -193,8 +194,7 @@ final class ShapeFacts {
   /** Neighbouring flats of one local colour: a light and its shadow. */
   private static void pairs(FlatPicture flats, Findings findings) {
     int pairs = 0;
-    double border = 0;
-    double smallerLighter = 0;
+    Ratio smallerLighter = new Ratio();
     WeightedSample.Builder axes = WeightedSample.builder();
     for (Map.Entry<Long, int[]> contact : flats.contacts().entrySet()) {
       int one = (int) (contact.getKey() >> 32);
@@ -208,10 +208,9 @@ final class ShapeFacts {
         continue;
       }
       pairs++;
-      border += length;
       boolean oneLighter = flats.colour(one).lightness() > flats.colour(other).lightness();
       boolean oneSmaller = flats.regions().area(one) < flats.regions().area(other);
-      smallerLighter += oneLighter == oneSmaller ? length : 0;
+      smallerLighter.add(oneLighter == oneSmaller ? length : 0, length);
       axes.add(flats.moments(oneLighter ? other : one).axisRatio(), length);
     }
     findings.put(ShadeMeasures.PAIRS, pairs);
@@ -219,8 +218,9 @@ final class ShapeFacts {
       findings.absent(
           List.of(ShadeMeasures.PAIRS_LIT, ShadeMeasures.ELONGATION), Reason.NO_SHADING);
     } else {
-      findings.put(ShadeMeasures.PAIRS_LIT, smallerLighter / border);
-      findings.put(ShadeMeasures.ELONGATION, axes.build().median());
+      findings.put(ShadeMeasures.PAIRS_LIT, smallerLighter, Reason.NO_SHADING);
+      WeightedSample ratios = axes.build();
+      findings.put(ShadeMeasures.ELONGATION, ratios.median(), ratios.medianError());
     }
   }
 

@@ -5,10 +5,12 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.shade.ShadeFacts.Tone;
+import penmirror.core.statistics.Bootstrap;
 import penmirror.core.statistics.CircularSample;
 
 /**
@@ -228,12 +230,22 @@ final class LightDirection {
     List<Fit> telling = fits.stream().filter(fit -> fit.explained() > 0).toList();
     double[] angles = telling.stream().mapToDouble(Fit::degrees).toArray();
     double[] weights = telling.stream().mapToDouble(fit -> fit.unlit * fit.explained()).toArray();
-    double spread = CircularSample.weighted(angles, weights).deviationDegrees();
+    int[] parts = IntStream.range(0, angles.length).toArray();
+    double spread = spread(angles, weights, parts);
     double from = light.degrees();
     // The parts are few and independent: what they differ by tells how sure their mean is.
     double error = Math.min(180, spread / Math.sqrt(telling.size()));
     findings.put(ShadeMeasures.LIGHT_FROM, from < 0 ? from + 360 : from, error);
-    findings.put(ShadeMeasures.LIGHT_SPREAD, spread);
+    findings.put(
+        ShadeMeasures.LIGHT_SPREAD,
+        spread,
+        Bootstrap.error(angles.length, drawn -> spread(angles, weights, drawn)));
+  }
+
+  private static double spread(double[] angles, double[] weights, int[] parts) {
+    double[] some = Arrays.stream(parts).mapToDouble(part -> angles[part]).toArray();
+    double[] theirs = Arrays.stream(parts).mapToDouble(part -> weights[part]).toArray();
+    return CircularSample.weighted(some, theirs).deviationDegrees();
   }
 
   private static boolean isOutline(Materials materials, int i, int width) {

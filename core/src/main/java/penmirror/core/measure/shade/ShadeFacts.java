@@ -8,12 +8,15 @@ import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.measure.Findings;
+import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.colour.Palette;
 import penmirror.core.measure.shade.ValueLevels.Level;
 import penmirror.core.raster.Distance;
 import penmirror.core.raster.Mask;
+import penmirror.core.raster.Tiles;
 import penmirror.core.statistics.Bootstrap;
+import penmirror.core.statistics.Ratio;
 import penmirror.core.statistics.WeightedSample;
 
 /**
@@ -38,7 +41,8 @@ public final class ShadeFacts {
   /** Hue that shadows are said to turn toward: between blue and violet in OKLCh. */
   private static final double COOL = 285;
 
-  private static final int TILES = 12;
+  /** Steps of lightness that are told apart. */
+  private static final int GREYS = 500;
 
   /** What a pixel is. */
   public enum Tone {
@@ -145,33 +149,56 @@ public final class ShadeFacts {
   }
 
   private void values(Findings findings) {
-    int[] histogram = new int[1001];
-    double sum = 0;
-    double squares = 0;
+    int[][] tiles = new int[Tiles.COUNT][GREYS + 1];
     for (int i = 0; i < tones.length; i++) {
       if (figure.figure().values()[i]) {
-        double lightness = colours.lightness(i);
-        histogram[(int) Math.max(0, Math.min(1000, Math.round(lightness * 1000)))]++;
-        sum += lightness;
-        squares += lightness * lightness;
+        double grey = Math.max(0, Math.min(1, colours.lightness(i)));
+        tiles[Tiles.at(i % width, i / width, width, height)][(int) Math.round(grey * GREYS)]++;
       }
     }
-    double dark = lightnessBelow(histogram, 0.05);
-    double light = lightnessBelow(histogram, 0.95);
-    findings.put(ShadeMeasures.VALUE_RANGE, light - dark);
-    findings.put(ShadeMeasures.VALUE_DARK, dark);
-    findings.put(ShadeMeasures.VALUE_LIGHT, light);
-    double mean = sum / figurePixels;
-    findings.put(
-        ShadeMeasures.CONTRAST, Math.sqrt(Math.max(0, squares / figurePixels - mean * mean)));
+    double[] values = values(tiles, java.util.stream.IntStream.range(0, Tiles.COUNT).toArray());
+    double[] errors = Bootstrap.errors(Tiles.COUNT, values.length, drawn -> values(tiles, drawn));
+    List<Measure> measures =
+        List.of(
+            ShadeMeasures.VALUE_RANGE,
+            ShadeMeasures.VALUE_DARK,
+            ShadeMeasures.VALUE_LIGHT,
+            ShadeMeasures.CONTRAST);
+    for (int k = 0; k < values.length; k++) {
+      findings.put(measures.get(k), values[k], errors[k]);
+    }
   }
 
-  private double lightnessBelow(int[] histogram, double share) {
+  /** Range, darkest and lightest twentieth, and deviation of the greys in some tiles. */
+  private static double[] values(int[][] tiles, int[] some) {
+    int[] histogram = new int[GREYS + 1];
+    for (int tile : some) {
+      for (int g = 0; g <= GREYS; g++) {
+        histogram[g] += tiles[tile][g];
+      }
+    }
+    double count = 0;
+    double sum = 0;
+    double squares = 0;
+    for (int g = 0; g <= GREYS; g++) {
+      double grey = g / (double) GREYS;
+      count += histogram[g];
+      sum += histogram[g] * grey;
+      squares += histogram[g] * grey * grey;
+    }
+    double dark = greyBelow(histogram, 0.05 * count);
+    double light = greyBelow(histogram, 0.95 * count);
+    double mean = sum / count;
+    double contrast = Math.sqrt(Math.max(0, squares / count - mean * mean));
+    return new double[] {light - dark, dark, light, contrast};
+  }
+
+  private static double greyBelow(int[] histogram, double count) {
     int sum = 0;
-    for (int i = 0; i < histogram.length; i++) {
-      sum += histogram[i];
-      if (sum >= share * figurePixels) {
-        return i / 1000.0;
+    for (int g = 0; g < histogram.length; g++) {
+      sum += histogram[g];
+      if (sum >= count) {
+        return g / (double) GREYS;
       }
     }
     return 1;
@@ -221,14 +248,13 @@ public final class ShadeFacts {
     levels = levelsOfMaterials();
     paintTones(levels);
     double area = 0;
-    double steps = 0;
-    double shaded = 0;
-    double smooth = 0;
+    Ratio shaded = new Ratio();
+    Ratio smooth = new Ratio();
+    Ratio counted = new Ratio();
     WeightedSample.Builder lightness = WeightedSample.builder();
     WeightedSample.Builder chroma = WeightedSample.builder();
     WeightedSample.Builder hue = WeightedSample.builder();
     WeightedSample.Builder glow = WeightedSample.builder();
-    List<double[]> counts = new ArrayList<>();
     for (int m = 0; m < levels.length; m++) {
       ValueLevels of = levels[m];
       if (of == null) {
@@ -237,10 +263,9 @@ public final class ShadeFacts {
       double own = materials.area(m);
       int number = of.levels().size();
       area += own;
-      steps += own * number;
-      shaded += number > 1 ? own : 0;
-      smooth += own * of.smooth();
-      counts.add(new double[] {own * number, own});
+      counted.add(own * number, own);
+      shaded.add(number > 1 ? own : 0, own);
+      smooth.add(own * of.smooth(), own);
       for (int k = 1; k < number; k++) {
         Level dark = of.levels().get(k - 1);
         Level light = of.levels().get(k);
@@ -269,11 +294,9 @@ public final class ShadeFacts {
           Reason.TOO_LITTLE);
       return;
     }
-    double[] parts = counts.stream().mapToDouble(c -> c[0]).toArray();
-    double[] wholes = counts.stream().mapToDouble(c -> c[1]).toArray();
-    findings.put(ShadeMeasures.STEPS, steps / area, Bootstrap.errorOfRatio(parts, wholes));
-    findings.put(ShadeMeasures.SHADED, shaded / area);
-    findings.put(ShadeMeasures.GRADIENT, smooth / area);
+    findings.put(ShadeMeasures.STEPS, counted, Reason.TOO_LITTLE);
+    findings.put(ShadeMeasures.SHADED, shaded, Reason.TOO_LITTLE);
+    findings.put(ShadeMeasures.GRADIENT, smooth, Reason.TOO_LITTLE);
     cover(findings, ShadeMeasures.COVER, Tone.SHADOW);
     cover(findings, ShadeMeasures.HIGHLIGHT, Tone.HIGHLIGHT);
     put(findings, ShadeMeasures.HIGHLIGHT_STEP, glow.build(), Reason.NO_HIGHLIGHT);
@@ -291,10 +314,7 @@ public final class ShadeFacts {
   }
 
   private static void put(
-      Findings findings,
-      penmirror.core.measure.Measure measure,
-      WeightedSample sample,
-      Reason otherwise) {
+      Findings findings, Measure measure, WeightedSample sample, Reason otherwise) {
     if (sample.size() == 0) {
       findings.absent(measure, otherwise);
     } else {
@@ -324,24 +344,21 @@ public final class ShadeFacts {
   }
 
   /** Share of all pixels with a tone that have this one, with its error over tiles. */
-  private void cover(Findings findings, penmirror.core.measure.Measure measure, Tone tone) {
-    double[] parts = new double[TILES * TILES];
-    double[] wholes = new double[TILES * TILES];
-    double part = 0;
-    double whole = 0;
+  private void cover(Findings findings, Measure measure, Tone tone) {
+    double[] parts = new double[Tiles.COUNT];
+    double[] wholes = new double[Tiles.COUNT];
     for (int i = 0; i < tones.length; i++) {
       if (tones[i] != Tone.NONE.ordinal()) {
-        int tile =
-            (int) ((long) (i / width) * TILES / height) * TILES + (i % width) * TILES / width;
+        int tile = Tiles.at(i % width, i / width, width, height);
         wholes[tile]++;
-        whole++;
-        if (tones[i] == tone.ordinal()) {
-          parts[tile]++;
-          part++;
-        }
+        parts[tile] += tones[i] == tone.ordinal() ? 1 : 0;
       }
     }
-    findings.put(measure, part / whole, Bootstrap.errorOfRatio(parts, wholes));
+    Ratio share = new Ratio();
+    for (int t = 0; t < Tiles.COUNT; t++) {
+      share.add(parts[t], wholes[t]);
+    }
+    findings.put(measure, share, Reason.TOO_LITTLE);
   }
 
   /** Edge width, hardness, saturated strip and direction of the light, along shadows' borders. */
@@ -353,8 +370,7 @@ public final class ShadeFacts {
     double hardBelow = Math.max(2.5, 0.007 * unit);
     WeightedSample.Builder widths = WeightedSample.builder();
     WeightedSample.Builder strips = WeightedSample.builder();
-    double hard = 0;
-    double walked = 0;
+    Ratio hard = new Ratio();
     for (int m = 0; m < levels.length; m++) {
       ValueLevels of = levels[m];
       if (of == null || of.base() == 0 || places[m].length == 0) {
@@ -380,8 +396,7 @@ public final class ShadeFacts {
         if (profile != null) {
           boolean isHard = profile.widthPixels() <= hardBelow;
           own.add(profile.widthPixels(), 1);
-          walked += stride;
-          hard += isHard ? stride : 0;
+          hard.add(isHard ? stride : 0, stride);
           strip += profile.chroma();
           stripCount++;
           borders.add(
@@ -405,11 +420,7 @@ public final class ShadeFacts {
     }
     put(findings, ShadeMeasures.EDGE, widths.build(), Reason.TOO_LITTLE);
     put(findings, ShadeMeasures.RIM, strips.build(), Reason.NO_HUE);
-    if (walked > 0) {
-      findings.put(ShadeMeasures.HARD, hard / walked);
-    } else {
-      findings.absent(ShadeMeasures.HARD, Reason.TOO_LITTLE);
-    }
+    findings.put(ShadeMeasures.HARD, hard, Reason.TOO_LITTLE);
   }
 
   /** Shadow pixels that touch the light of their own local colour, by local colour. */
@@ -453,8 +464,8 @@ public final class ShadeFacts {
 
   /** Fine detail: how far a pixel lies off the mean of its neighbours, away from every border. */
   private void texture(@Nullable ValueLevels[] levels, Findings findings) {
-    double[] sums = new double[Tone.values().length];
-    double[] counts = new double[sums.length];
+    double[][] sums = new double[Tone.values().length][Tiles.COUNT];
+    double[][] counts = new double[Tone.values().length][Tiles.COUNT];
     for (int y = 2; y < height - 2; y++) {
       for (int x = 2; x < width - 2; x++) {
         int i = y * width + x;
@@ -472,22 +483,41 @@ public final class ShadeFacts {
                       + colours.lightness(i - width)
                       + colours.lightness(i + width))
                   / 4;
-          sums[tone] += Math.abs(colours.lightness(i) - around);
-          counts[tone]++;
+          int tile = Tiles.at(x, y, width, height);
+          sums[tone][tile] += Math.abs(colours.lightness(i) - around);
+          counts[tone][tile]++;
         }
       }
     }
-    double lit = mean(sums, counts, Tone.BASE);
-    double dark = mean(sums, counts, Tone.SHADOW);
-    if (lit + dark > 0.001 && counts[Tone.SHADOW.ordinal()] > 0) {
-      findings.put(ShadeMeasures.TEXTURE, dark / (lit + dark));
+    int[] all = java.util.stream.IntStream.range(0, Tiles.COUNT).toArray();
+    double share = inShadow(sums, counts, all);
+    if (Double.isFinite(share)) {
+      findings.put(
+          ShadeMeasures.TEXTURE,
+          share,
+          Bootstrap.error(Tiles.COUNT, drawn -> inShadow(sums, counts, drawn)));
     } else {
       findings.absent(ShadeMeasures.TEXTURE, Reason.TOO_LITTLE);
     }
   }
 
-  private static double mean(double[] sums, double[] counts, Tone tone) {
-    double count = counts[tone.ordinal()];
-    return count == 0 ? 0 : sums[tone.ordinal()] / count;
+  /** Detail of the shadow over that of shadow and light; NaN where there is next to none. */
+  private static double inShadow(double[][] sums, double[][] counts, int[] tiles) {
+    double lit = mean(sums, counts, Tone.BASE, tiles);
+    double dark = mean(sums, counts, Tone.SHADOW, tiles);
+    return lit + dark > 0.001 && dark >= 0 ? dark / (lit + dark) : Double.NaN;
+  }
+
+  private static double mean(double[][] sums, double[][] counts, Tone tone, int[] tiles) {
+    double sum = 0;
+    double count = 0;
+    for (int tile : tiles) {
+      sum += sums[tone.ordinal()][tile];
+      count += counts[tone.ordinal()][tile];
+    }
+    if (count == 0) {
+      return tone == Tone.SHADOW ? Double.NaN : 0;
+    }
+    return sum / count;
   }
 }
