@@ -70,6 +70,26 @@ document.addEventListener('DOMContentLoaded', () => {
     draw();
   };
 
+  /** Close to the head, when nearly all points that stand lie there and it is small on the bench. */
+  const fitHeadIfSmall = () => {
+    const { crown, chin } = landmarks;
+    if (crown?.x === undefined || chin?.x === undefined) return;
+    const head = Math.hypot(chin.x - crown.x, chin.y - crown.y);
+    const middle = { x: (crown.x + chin.x) / 2, y: (crown.y + chin.y) / 2 };
+    const stand = order.filter((key) => landmarks[key]?.x !== undefined);
+    const near = stand.filter((key) => Math.hypot(landmarks[key].x - middle.x, landmarks[key].y - middle.y) < head);
+    if (near.length > 0.8 * stand.length && head < 0.4 * view.height) fitHead();
+  };
+
+  /** Moves the picture so that a point off the bench comes onto it. */
+  const reveal = (key) => {
+    const mark = landmarks[key];
+    if (mark?.x === undefined) return;
+    const edge = 0.04 * view.height;
+    const isIn = mark.x > view.x + edge && mark.x < view.x + view.width - edge && mark.y > view.y + edge && mark.y < view.y + view.height - edge;
+    if (!isIn) view = { ...view, x: mark.x - view.width / 2, y: mark.y - view.height / 2 };
+  };
+
   const zoom = (factor, at) => {
     const w = Math.max(24, Math.min(8 * Math.max(width, height), view.width / factor));
     const k = w / view.width;
@@ -567,6 +587,7 @@ document.addEventListener('DOMContentLoaded', () => {
   const say = (text) => { document.getElementById('say').textContent = text; };
   const activate = (key, speak = true) => {
     active = key;
+    reveal(key);
     draw();
     if (speak) say(`${nameOf(key)}. ${landmarks[key]?.x === undefined ? data.toplace : `${landmarks[key].x}, ${landmarks[key].y}`}`);
   };
@@ -632,6 +653,7 @@ document.addEventListener('DOMContentLoaded', () => {
       localStorage.setItem(CHANCES, JSON.stringify(landmarks));
       proposed.textContent = count === 0 ? proposed.dataset.none : proposed.dataset.found.replace('{0}', count).replace('{1}', doubtful);
       if (count > 0) changed();
+      fitHeadIfSmall();
       if (landmarks[active]?.state !== 'proposed') activate(order.find((key) => !landmarks[key]) ?? order.find((key) => landmarks[key].state === 'proposed') ?? active);
       draw();
     } catch {

@@ -21,6 +21,10 @@ final class BodyReader {
   private static final double ONE_FOOT = 0.6;
   private static final double GAP_SEEN = 0.35;
   private static final double FINGERTIP = 0.35;
+  private static final double HAIR_SIDE = 0.2;
+
+  /** Lower than this share of the head above the chin, shoulders may come in. */
+  private static final double ABOVE_CHIN = 0.1;
 
   private final Ground ground;
   private final double headPixels;
@@ -47,6 +51,34 @@ final class BodyReader {
       reader.read();
     }
     return reader.points;
+  }
+
+  /**
+   * The widest places of the head and its hair above the chin, from the silhouette.
+   *
+   * @param top of the hair
+   */
+  static Map<Landmark, Proposal.Proposed> hair(Ground ground, Point top, Point chin) {
+    Map<Landmark, Proposal.Proposed> points = new EnumMap<>(Landmark.class);
+    double last = chin.y() - ABOVE_CHIN * (chin.y() - top.y());
+    for (int y = (int) Math.ceil(top.y()); y < last; y++) {
+      double axis = top.x() + (chin.x() - top.x()) * (y - top.y()) / (chin.y() - top.y());
+      for (Run run : runs(ground.open, y)) {
+        if (run.from() <= axis && run.to() >= axis) {
+          widest(points, Landmark.HAIR_L, -1, run.from(), y);
+          widest(points, Landmark.HAIR_R, 1, run.to() + 1, y);
+        }
+      }
+    }
+    return points;
+  }
+
+  private static void widest(
+      Map<Landmark, Proposal.Proposed> points, Landmark landmark, int side, double x, int y) {
+    Proposal.Proposed before = points.get(landmark);
+    if (before == null || side * x > side * before.place().x()) {
+      points.put(landmark, new Proposal.Proposed(new Point(x, y + 0.5), HAIR_SIDE));
+    }
   }
 
   /** Whether the figure stands free of the lower edge. */

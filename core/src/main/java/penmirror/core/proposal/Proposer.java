@@ -34,6 +34,9 @@ public final class Proposer {
 
   private static final double KNOWN = 1;
 
+  /** A point this far off the picture, of its longer side, still lies on its edge. */
+  private static final double BEYOND = 0.01;
+
   /** A pair that is marked is the eyes beyond doubt. */
   private static final double KNOWN_SCORE = 20;
 
@@ -73,7 +76,7 @@ public final class Proposer {
                         place ->
                             working.put(
                                 landmark, new Proposal.Proposed(ground.toWorking(place), KNOWN))));
-    silhouette(ground, alike, working);
+    silhouette(ground, alike, view, working);
     working.keySet().removeAll(known.landmarks().keySet());
     Map<Landmark, Proposal.Proposed> points = new EnumMap<>(Landmark.class);
     working.forEach(
@@ -81,7 +84,15 @@ public final class Proposer {
           Point place = ground.toPicture(proposed.place().x(), proposed.place().y());
           double x = Math.max(0, Math.min(picture.widthPixels(), place.x()));
           double y = Math.max(0, Math.min(picture.heightPixels(), place.y()));
-          points.put(landmark, new Proposal.Proposed(new Point(x, y), proposed.confidence()));
+          double beyond = Math.hypot(place.x() - x, place.y() - y);
+          if (beyond > BEYOND * Math.max(picture.widthPixels(), picture.heightPixels())) {
+            return; // Cut off by the picture's edge.
+          }
+          double chance =
+              alike.isEmpty()
+                  ? proposed.confidence()
+                  : Confidence.withMarked(landmark, proposed.confidence());
+          points.put(landmark, new Proposal.Proposed(new Point(x, y), chance));
         });
     return new Proposal(
         view,
@@ -224,7 +235,10 @@ public final class Proposer {
   // ----------------------------------------------------------------------------
 
   private static void silhouette(
-      Ground ground, List<MarkedFigure> alike, Map<Landmark, Proposal.Proposed> working) {
+      Ground ground,
+      List<MarkedFigure> alike,
+      View view,
+      Map<Landmark, Proposal.Proposed> working) {
     if (!working.containsKey(Landmark.HAIR_TOP)) {
       double x = ground.left;
       for (int column = ground.left; column < ground.right; column++) {
@@ -241,6 +255,8 @@ public final class Proposer {
       double head = crown.place().distanceTo(chin.place());
       BodyReader.read(ground, head, chin.place(), skinBetween(ground, working))
           .forEach(working::putIfAbsent);
+      BodyReader.hair(ground, working.get(Landmark.HAIR_TOP).place(), chin.place())
+          .forEach(working::putIfAbsent);
     } else if (BodyReader.isWhole(ground)) {
       working.put(
           Landmark.SOLE,
@@ -248,7 +264,7 @@ public final class Proposer {
               new Point((ground.left + ground.right) / 2.0, ground.bottom - 0.5), 0.85));
     }
     LearnedBody.of(alike).ifPresent(body -> body.addTo(working, BodyReader.isWhole(ground)));
-    CanonFigure.addTo(working, BodyReader.isWhole(ground));
+    CanonFigure.addTo(working, BodyReader.isWhole(ground), view);
   }
 
   /** Colour between eye and mouth, beside the nose. */

@@ -10,6 +10,7 @@ import java.awt.RenderingHints;
 import java.awt.geom.Ellipse2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.View;
@@ -330,5 +331,25 @@ class FaceFinderTest {
     assertThat(EyePairFinder.correlation(one, new double[] {4, 3, 2, 1}))
         .isCloseTo(-1, offset(1e-12));
     assertThat(EyePairFinder.correlation(one, new double[] {5, 5, 5, 5})).isZero();
+  }
+
+  /** An arm beside the head is no hair, and shoulders below the chin are none either. */
+  @Test
+  void hairIsAsWideAsTheSilhouetteOfTheHead() {
+    BufferedImage image = new BufferedImage(400, 600, BufferedImage.TYPE_INT_RGB);
+    Graphics2D pen = image.createGraphics();
+    pen.setColor(Color.WHITE);
+    pen.fillRect(0, 0, 400, 600);
+    pen.setColor(new Color(90, 50, 30));
+    pen.fillRect(140, 60, 120, 240);
+    pen.fillRect(120, 150, 160, 20);
+    pen.fillRect(60, 40, 30, 380);
+    pen.fillRect(60, 290, 280, 250);
+    pen.dispose();
+    Map<Landmark, Proposal.Proposed> hair =
+        BodyReader.hair(new Ground(Picture.from(image)), new Point(200, 60), new Point(200, 280));
+    assertThat(hair.get(Landmark.HAIR_L).place().x()).isCloseTo(120, offset(1.0));
+    assertThat(hair.get(Landmark.HAIR_R).place().x()).isCloseTo(280, offset(1.0));
+    assertThat(hair.get(Landmark.HAIR_L).place().y()).isBetween(149.0, 171.0);
   }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.geometry.Similarity;
 
@@ -122,22 +123,68 @@ class LearnedTest {
   @Test
   void theCanonFillsWhatNothingElseTells() {
     Map<Landmark, Proposal.Proposed> working = headOnly();
-    CanonFigure.addTo(working, false);
+    CanonFigure.addTo(working, false, View.FRONT);
     assertThat(working.get(Landmark.EAR_L_TOP).place().distanceTo(new Point(222, 186)))
         .isLessThan(1e-6);
     assertThat(working).doesNotContainKey(Landmark.KNEE_L);
     working.put(Landmark.SOLE, new Proposal.Proposed(new Point(300, 1600), 0.9));
-    CanonFigure.addTo(working, true);
+    CanonFigure.addTo(working, true, View.FRONT);
     assertThat(working.get(Landmark.KNEE_L).place().distanceTo(new Point(240, 1200)))
         .isLessThan(1e-6);
     assertThat(working.get(Landmark.KNEE_L).confidence()).isLessThan(0.1);
     assertThat(working.get(Landmark.CROWN).confidence()).isEqualTo(0.6);
   }
 
+  /** Eyes, nose and mouth that were found draw the canon out; the cheeks set how wide it is. */
+  @Test
+  void theCanonIsStretchedToWhatWasFound() {
+    Map<Landmark, Proposal.Proposed> plain = headOnly();
+    CanonFigure.addTo(plain, false, View.FRONT);
+    Map<Landmark, Proposal.Proposed> low = headOnly();
+    for (Landmark corner :
+        List.of(
+            Landmark.EYE_L_OUTER,
+            Landmark.EYE_L_INNER,
+            Landmark.EYE_R_INNER,
+            Landmark.EYE_R_OUTER)) {
+      Point there = plain.get(corner).place();
+      low.put(corner, new Proposal.Proposed(there.plus(new Point(0, 30)), 0.9));
+    }
+    Point left = plain.get(Landmark.CHEEK_L).place();
+    Point right = plain.get(Landmark.CHEEK_R).place();
+    Point middle = left.midpointTo(right);
+    low.put(
+        Landmark.CHEEK_L, new Proposal.Proposed(middle.plus(left.minus(middle).times(1.2)), 0.7));
+    low.put(
+        Landmark.CHEEK_R, new Proposal.Proposed(middle.plus(right.minus(middle).times(1.2)), 0.7));
+    CanonFigure.addTo(low, false, View.FRONT);
+    Point line = plain.get(Landmark.HAIRLINE).place();
+    double eyeLine = plain.get(Landmark.EYE_L_OUTER).place().y() - 100;
+    assertThat(low.get(Landmark.HAIRLINE).place().y() - 100)
+        .isCloseTo((line.y() - 100) * (eyeLine + 30) / eyeLine, offset(1e-6));
+    double earOut = middle.x() - plain.get(Landmark.EAR_L_BASE).place().x();
+    assertThat(middle.x() - low.get(Landmark.EAR_L_BASE).place().x())
+        .isCloseTo(1.2 * earOut, offset(1e-6));
+    assertThat(low.get(Landmark.HAIRLINE).confidence())
+        .isGreaterThan(low.get(Landmark.NECK_L).confidence());
+  }
+
+  @Test
+  void aPupilStaysInItsIris() {
+    Map<Landmark, Proposal.Proposed> working = headOnly();
+    working.put(Landmark.IRIS_L_CENTRE, new Proposal.Proposed(new Point(260, 210), 0.8));
+    working.put(Landmark.IRIS_L_EDGE, new Proposal.Proposed(new Point(272, 210), 0.7));
+    CanonFigure.addTo(working, false, View.FRONT);
+    Proposal.Proposed pupil = working.get(Landmark.PUPIL_L);
+    assertThat(pupil.place().x()).isBetween(262.0, 270.0);
+    assertThat(pupil.place().y()).isCloseTo(210, offset(1e-9));
+    assertThat(pupil.confidence()).isEqualTo(0.8);
+  }
+
   @Test
   void withoutAHeadTheCanonSaysNothing() {
     Map<Landmark, Proposal.Proposed> working = new EnumMap<>(Landmark.class);
-    CanonFigure.addTo(working, true);
+    CanonFigure.addTo(working, true, View.FRONT);
     assertThat(working).isEmpty();
   }
 

@@ -43,12 +43,20 @@ class ProposalTruthTest {
   /** From pixels alone, by work. */
   private static final Map<Illustration, Proposal> ALONE = new IdentityHashMap<>();
 
+  /** With three works of the same hand marked, by work. */
+  private static final Map<Illustration, Proposal> LEARNED = new IdentityHashMap<>();
+
   @BeforeAll
   static void draw() {
     OWN_FRONT.addAll(front(DemoStudio.ownHand(), 6));
     ODILE_FRONT.addAll(front(DemoStudio.odileMarrow().sources(), 5));
     for (Illustration work : all()) {
       ALONE.put(work, new Proposer(List.of()).propose(picture(work), View.FRONT));
+    }
+    for (List<Illustration> hand : List.of(OWN_FRONT, ODILE_FRONT)) {
+      for (Illustration work : afterThree(hand)) {
+        LEARNED.put(work, learnedFrom(3, hand).propose(picture(work), View.FRONT));
+      }
     }
   }
 
@@ -95,9 +103,9 @@ class ProposalTruthTest {
         List.of(Landmark.HAIRLINE, Landmark.JAW_L, Landmark.JAW_R, Landmark.CHEEK_L);
     Map<Landmark, List<Double>> alone = new EnumMap<>(Landmark.class);
     Map<Landmark, List<Double>> learned = new EnumMap<>(Landmark.class);
-    for (Illustration work : OWN_FRONT.subList(3, OWN_FRONT.size())) {
+    for (Illustration work : afterThree(OWN_FRONT)) {
       collect(alone, work, ALONE.get(work));
-      collect(learned, work, learnedFrom(3, OWN_FRONT).propose(picture(work), View.FRONT));
+      collect(learned, work, LEARNED.get(work));
     }
     Landmark[] points = unseen.toArray(new Landmark[0]);
     assertThat(right(learned, points)).isGreaterThan(right(alone, points) + 0.2);
@@ -111,8 +119,8 @@ class ProposalTruthTest {
   @Test
   void aFullSetTakesFewActionsOnceThreeWorksAreMarked() {
     List<Integer> actions = new ArrayList<>();
-    for (Illustration work : OWN_FRONT.subList(3, OWN_FRONT.size())) {
-      Proposal proposal = learnedFrom(3, OWN_FRONT).propose(picture(work), View.FRONT);
+    for (Illustration work : afterThree(OWN_FRONT)) {
+      Proposal proposal = LEARNED.get(work);
       int count = 2;
       for (Landmark landmark : work.marks().landmarks().keySet()) {
         Optional<Point> truth = work.marks().point(landmark);
@@ -136,22 +144,42 @@ class ProposalTruthTest {
   void confidenceTellsRightFromWrong() {
     List<Double> sure = new ArrayList<>();
     List<Double> unsure = new ArrayList<>();
-    for (Illustration work : all()) {
-      Proposal proposal = ALONE.get(work);
-      proposal
-          .points()
-          .forEach(
-              (landmark, proposed) ->
-                  work.marks()
-                      .point(landmark)
-                      .ifPresent(
-                          truth -> {
-                            double error = error(landmark, truth, proposed.place(), work);
-                            (proposed.confidence() > 0.7 ? sure : unsure).add(error);
-                          }));
-    }
+    ALONE.forEach((work, proposal) -> sort(work, proposal, 0.7, sure, unsure));
     assertThat(share(sure)).isGreaterThan(0.8);
     assertThat(share(unsure)).isLessThan(0.4);
+  }
+
+  @Test
+  void markedWorksMakeItSurerOfWhatTheyTell() {
+    List<Double> sure = new ArrayList<>();
+    List<Double> sureAlone = new ArrayList<>();
+    List<Double> doubtful = new ArrayList<>();
+    LEARNED.forEach((work, proposal) -> sort(work, proposal, 0.8, sure, new ArrayList<>()));
+    LEARNED.forEach((work, proposal) -> sort(work, proposal, 0.4, new ArrayList<>(), doubtful));
+    for (Illustration work : LEARNED.keySet()) {
+      sort(work, ALONE.get(work), 0.8, sureAlone, new ArrayList<>());
+    }
+    assertThat(share(sure)).isGreaterThan(0.85);
+    assertThat(share(doubtful)).isLessThan(0.35);
+    assertThat(sure.size()).as("stated with 0.8 and more").isGreaterThan(sureAlone.size());
+  }
+
+  private static void sort(
+      Illustration work, Proposal proposal, double bound, List<Double> above, List<Double> below) {
+    proposal
+        .points()
+        .forEach(
+            (landmark, proposed) ->
+                work.marks()
+                    .point(landmark)
+                    .ifPresent(
+                        truth ->
+                            (proposed.confidence() > bound ? above : below)
+                                .add(error(landmark, truth, proposed.place(), work))));
+  }
+
+  private static List<Illustration> afterThree(List<Illustration> hand) {
+    return hand.subList(3, hand.size());
   }
 
   private static List<Illustration> front(List<Commission> commissions, int most) {

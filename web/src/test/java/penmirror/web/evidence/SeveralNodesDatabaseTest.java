@@ -113,6 +113,10 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
     }
   }
 
+  private List<String> ends() {
+    return database.fetch("select sha256 from reading_end").getValues("sha256", String.class);
+  }
+
   @Test
   void theyShareTheWorkAndReadEachPictureOnce() {
     PixelReadingStore second = spy(store);
@@ -125,9 +129,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
 
     awaitReadings();
 
-    assertThat(database.fetchValues("select sha256 from reading_end"))
-        .as("every picture once")
-        .containsExactlyInAnyOrderElementsOf(new ArrayList<Object>(pictures));
+    assertThat(ends()).as("every picture once").containsExactlyInAnyOrderElementsOf(pictures);
     verify(second, atLeastOnce()).finish(anyString(), any());
     verify(third, atLeastOnce()).finish(anyString(), any());
     for (String picture : pictures) {
@@ -153,7 +155,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
     node(taker).begin();
     awaitReadings();
 
-    assertThat(database.fetchValues("select sha256 from reading_end")).endsWith(picture);
+    assertThat(ends()).endsWith(picture);
     assertThat(store.progress(picture).state()).isEqualTo(PixelReadingStore.State.READ);
   }
 }
