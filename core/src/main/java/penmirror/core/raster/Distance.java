@@ -29,12 +29,22 @@ public final class Distance {
     }
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
-        relax(d, width, height, x, y, -1);
+        int i = y * width + x;
+        if (x >= 2 && y >= 2 && x < width - 2) {
+          d[i] = d[i] == 0 ? 0 : inside(d, i, -width, -1);
+        } else {
+          relax(d, width, height, x, y, -1);
+        }
       }
     }
     for (int y = height - 1; y >= 0; y--) {
       for (int x = width - 1; x >= 0; x--) {
-        relax(d, width, height, x, y, 1);
+        int i = y * width + x;
+        if (x >= 2 && y < height - 2 && x < width - 2) {
+          d[i] = d[i] == 0 ? 0 : inside(d, i, width, 1);
+        } else {
+          relax(d, width, height, x, y, 1);
+        }
       }
     }
     float[] pixels = new float[d.length];
@@ -44,19 +54,21 @@ public final class Distance {
     return new Plane(width, height, pixels);
   }
 
+  /** Away from the edge, where every neighbour is there. */
+  private static int inside(int[] d, int i, int row, int side) {
+    int next = i + row;
+    int straight = Math.min(d[i + side], d[next]) + STRAIGHT;
+    int diagonal = Math.min(d[next - 1], d[next + 1]) + DIAGONAL;
+    int flat = Math.min(d[next - 2], d[next + 2]);
+    int steep = Math.min(d[next + row - 1], d[next + row + 1]);
+    int knight = Math.min(flat, steep) + KNIGHT;
+    return Math.min(Math.min(d[i], straight), Math.min(diagonal, knight));
+  }
+
   private static void relax(int[] d, int width, int height, int x, int y, int side) {
     int i = y * width + x;
     int best = d[i];
     if (best == 0) {
-      return;
-    }
-    if (x >= 2 && y >= 2 && x < width - 2 && y < height - 2) {
-      int row = i + side * width; // Away from the edge every neighbour is there.
-      best = Math.min(best, Math.min(d[i + side], d[row]) + STRAIGHT);
-      best = Math.min(best, Math.min(d[row - 1], d[row + 1]) + DIAGONAL);
-      best = Math.min(best, Math.min(d[row - 2], d[row + 2]) + KNIGHT);
-      row += side * width;
-      d[i] = Math.min(best, Math.min(d[row - 1], d[row + 1]) + KNIGHT);
       return;
     }
     best = Math.min(best, at(d, width, height, x + side, y) + STRAIGHT);

@@ -67,27 +67,6 @@ class MorphologyTest {
         .isZero();
   }
 
-  /** Against the straight distance to the nearest pixel outside, by trying them all. */
-  @Test
-  void chamferDistanceIsWithinTwoPercent() {
-    boolean[] set = new boolean[60 * 60];
-    java.util.Arrays.fill(set, true);
-    int[][] holes = {{5, 7}, {40, 50}, {55, 3}};
-    for (int[] hole : holes) {
-      set[hole[1] * 60 + hole[0]] = false;
-    }
-    float[] distance = Distance.toOutside(new Mask(60, 60, set)).values();
-    for (int y = 0; y < 60; y++) {
-      for (int x = 0; x < 60; x++) {
-        double exact = Double.MAX_VALUE;
-        for (int[] hole : holes) {
-          exact = Math.min(exact, Math.hypot(hole[0] - x, hole[1] - y));
-        }
-        assertThat((double) distance[y * 60 + x]).isCloseTo(exact, offset(0.021 * exact + 1e-6));
-      }
-    }
-  }
-
   @Test
   void thinningKeepsPiecesAndLeavesLinesOfOnePixel() {
     boolean[] set = new boolean[50 * 50];
