@@ -182,11 +182,7 @@ public final class PixelReader {
         wholes[tile] += whole.at(x, y) ? 1 : 0;
       }
     }
-    Ratio share = new Ratio();
-    for (int t = 0; t < Tiles.COUNT; t++) {
-      share.add(parts[t], wholes[t]);
-    }
-    return share;
+    return Ratio.of(parts, wholes);
   }
 
   private static List<Swatch> swatches(

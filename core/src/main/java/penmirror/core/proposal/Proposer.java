@@ -37,6 +37,12 @@ public final class Proposer {
   /** A point this far off the picture, of its longer side, still lies on its edge. */
   private static final double BEYOND = 0.01;
 
+  /** With a pair that scores less, the upper figure is looked at closer. */
+  private static final double UNSURE_SCORE = 7;
+
+  /** Working pixels of a figure whose upper part is worth a look of its own. */
+  private static final int LEAST_TO_CUT = 200;
+
   /** A pair that is marked is the eyes beyond doubt. */
   private static final double KNOWN_SCORE = 20;
 
@@ -111,10 +117,36 @@ public final class Proposer {
 
   private Map<Landmark, Proposal.Proposed> face(
       Ground ground, List<MarkedFigure> alike, Marks known) {
-    List<EyePair> pairs =
-        knownEyes(ground, known)
-            .map(List::of)
-            .orElseGet(() -> EyePairFinder.find(ground, SpotFinder.find(ground)));
+    Optional<EyePair> eyes = knownEyes(ground, known);
+    if (eyes.isPresent()) {
+      return face(ground, List.of(eyes.get()), alike, known);
+    }
+    List<EyePair> pairs = EyePairFinder.find(ground, SpotFinder.find(ground));
+    if (score(pairs) >= UNSURE_SCORE || ground.boxHeight() < LEAST_TO_CUT) {
+      return face(ground, pairs, alike, known);
+    }
+    UpperFigure upper = UpperFigure.of(ground);
+    List<EyePair> closer = EyePairFinder.find(upper.ground(), SpotFinder.find(upper.ground()));
+    if (score(closer) <= score(pairs)) {
+      return face(ground, pairs, alike, known);
+    }
+    Map<Landmark, Proposal.Proposed> points = new EnumMap<>(Landmark.class);
+    face(upper.ground(), closer, alike, known)
+        .forEach(
+            (landmark, proposed) ->
+                points.put(
+                    landmark,
+                    new Proposal.Proposed(
+                        upper.toWorkingOf(ground, proposed.place()), proposed.confidence())));
+    return points;
+  }
+
+  private static double score(List<EyePair> pairs) {
+    return pairs.isEmpty() ? Double.NEGATIVE_INFINITY : pairs.get(0).score();
+  }
+
+  private Map<Landmark, Proposal.Proposed> face(
+      Ground ground, List<EyePair> pairs, List<MarkedFigure> alike, Marks known) {
     if (pairs.isEmpty()) {
       return Map.of();
     }

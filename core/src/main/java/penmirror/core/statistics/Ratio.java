@@ -11,6 +11,15 @@ public final class Ratio {
   private double[] wholes = new double[64];
   private int size;
 
+  /** Of sums that are there piece by piece already, such as counts by tile. */
+  public static Ratio of(double[] parts, double[] wholes) {
+    Ratio ratio = new Ratio();
+    for (int i = 0; i < parts.length; i++) {
+      ratio.add(parts[i], wholes[i]);
+    }
+    return ratio;
+  }
+
   /** What one piece adds to both sums; a piece that adds nothing to the lower one is left out. */
   public Ratio add(double part, double whole) {
     if (whole != 0) {

@@ -22,7 +22,6 @@ import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.Proposer;
 import penmirror.core.raster.Picture;
 import penmirror.demoart.studio.Commission;
-import penmirror.demoart.studio.Cut;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
 
@@ -76,24 +75,26 @@ class ProposalTruthTest {
     assertThat(right(errors, Landmark.CHIN)).isGreaterThan(0.7);
   }
 
-  /** One hand paints half of each face black: there the other half tells of both. */
+  /**
+   * One hand paints half of each face black: there the other half tells of both. Heads of its full
+   * figures are small and looked at closer.
+   */
   @Test
   void eyesOfHalfBlackFacesAreFound() {
-    List<Illustration> busts =
+    List<Illustration> works =
         DemoStudio.casimirThole().sources().stream()
             .filter(commission -> commission.view() == View.FRONT)
-            .filter(commission -> commission.cut() != Cut.FULL)
             .map(Illustration::of)
             .toList();
     List<Double> errors = new ArrayList<>();
-    for (Illustration work : busts) {
+    for (Illustration work : works) {
       Proposal proposal = new Proposer(List.of()).propose(picture(work), View.FRONT);
       for (Landmark eye : List.of(Landmark.IRIS_L_CENTRE, Landmark.IRIS_R_CENTRE)) {
         Point truth = work.marks().require(eye);
         errors.add(error(eye, truth, proposal.point(eye).orElseThrow().place(), work));
       }
     }
-    assertThat(share(errors)).isGreaterThanOrEqualTo(0.75);
+    assertThat(share(errors)).isGreaterThanOrEqualTo(0.85);
   }
 
   /** Every marked work helps: with three the points no pixel shows are there too. */
@@ -152,16 +153,18 @@ class ProposalTruthTest {
   @Test
   void markedWorksMakeItSurerOfWhatTheyTell() {
     List<Double> sure = new ArrayList<>();
-    List<Double> sureAlone = new ArrayList<>();
     List<Double> doubtful = new ArrayList<>();
     LEARNED.forEach((work, proposal) -> sort(work, proposal, 0.8, sure, new ArrayList<>()));
     LEARNED.forEach((work, proposal) -> sort(work, proposal, 0.4, new ArrayList<>(), doubtful));
-    for (Illustration work : LEARNED.keySet()) {
-      sort(work, ALONE.get(work), 0.8, sureAlone, new ArrayList<>());
-    }
     assertThat(share(sure)).isGreaterThan(0.85);
     assertThat(share(doubtful)).isLessThan(0.35);
-    assertThat(sure.size()).as("stated with 0.8 and more").isGreaterThan(sureAlone.size());
+    List<Double> likely = new ArrayList<>();
+    List<Double> likelyAlone = new ArrayList<>();
+    for (Illustration work : LEARNED.keySet()) {
+      sort(work, LEARNED.get(work), 0.5, likely, new ArrayList<>());
+      sort(work, ALONE.get(work), 0.5, likelyAlone, new ArrayList<>());
+    }
+    assertThat(likely.size()).as("rather right than wrong").isGreaterThan(likelyAlone.size());
   }
 
   private static void sort(

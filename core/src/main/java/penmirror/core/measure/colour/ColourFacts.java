@@ -19,6 +19,7 @@ import penmirror.core.raster.Regions;
 import penmirror.core.raster.Tiles;
 import penmirror.core.statistics.Bootstrap;
 import penmirror.core.statistics.CircularSample;
+import penmirror.core.statistics.Ratio;
 import penmirror.core.statistics.WeightedSample;
 
 /**
@@ -233,21 +234,13 @@ public final class ColourFacts {
     double[][] counts = tileCounts();
     double[] tileParts = new double[counts.length];
     double[] tileWholes = new double[counts.length];
-    double sum = 0;
-    double total = 0;
     for (int t = 0; t < counts.length; t++) {
       for (int c = 0; c < colours; c++) {
         tileParts[t] += counts[t][c] * parts[c];
         tileWholes[t] += counts[t][c] * wholes[c];
       }
-      sum += tileParts[t];
-      total += tileWholes[t];
     }
-    if (total > 0) {
-      findings.put(measure, sum / total, Bootstrap.errorOfRatio(tileParts, tileWholes));
-    } else {
-      findings.absent(measure, Reason.TOO_LITTLE);
-    }
+    findings.put(measure, Ratio.of(tileParts, tileWholes), Reason.TOO_LITTLE);
   }
 
   private double[] @org.jspecify.annotations.Nullable [] tiles;

@@ -99,14 +99,9 @@ public final class Hatching {
         offsets[stroke] += off * hatched.lengths[i];
       }
     }
-    Ratio crossed = new Ratio();
-    Ratio turned = new Ratio();
-    for (int s = 0; s < own.length; s++) {
-      crossed.add(crossing[s], own[s]);
-      turned.add(offsets[s], along[s]);
-    }
-    findings.put(LineMeasures.HATCH_ANGLE, Math.IEEEremainder(angle, 180), turned.error());
-    findings.put(LineMeasures.HATCH_CROSS, crossed, Reason.NO_HATCHING);
+    findings.put(
+        LineMeasures.HATCH_ANGLE, Math.IEEEremainder(angle, 180), Ratio.of(offsets, along).error());
+    findings.put(LineMeasures.HATCH_CROSS, Ratio.of(crossing, own), Reason.NO_HATCHING);
   }
 
   /** Which points of which strokes are hatching, for drawing them. */

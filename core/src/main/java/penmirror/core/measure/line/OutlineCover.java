@@ -26,8 +26,8 @@ final class OutlineCover {
         }
       }
     }
-    int[] contour = new int[Tiles.COUNT];
-    int[] covered = new int[Tiles.COUNT];
+    double[] contour = new double[Tiles.COUNT];
+    double[] covered = new double[Tiles.COUNT];
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
         boolean atEdge = x == 0 || y == 0 || x == width - 1 || y == height - 1;
@@ -38,11 +38,7 @@ final class OutlineCover {
         }
       }
     }
-    Ratio share = new Ratio();
-    for (int t = 0; t < contour.length; t++) {
-      share.add(covered[t], contour[t]);
-    }
-    return share;
+    return Ratio.of(covered, contour);
   }
 
   private static boolean touchesBackground(Mask figure, int x, int y) {

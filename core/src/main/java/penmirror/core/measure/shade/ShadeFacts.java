@@ -354,11 +354,7 @@ public final class ShadeFacts {
         parts[tile] += tones[i] == tone.ordinal() ? 1 : 0;
       }
     }
-    Ratio share = new Ratio();
-    for (int t = 0; t < Tiles.COUNT; t++) {
-      share.add(parts[t], wholes[t]);
-    }
-    findings.put(measure, share, Reason.TOO_LITTLE);
+    findings.put(measure, Ratio.of(parts, wholes), Reason.TOO_LITTLE);
   }
 
   /** Edge width, hardness, saturated strip and direction of the light, along shadows' borders. */
