@@ -3,8 +3,13 @@ package penmirror.core.raster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class MorphologyTest {
 
@@ -91,5 +96,53 @@ class MorphologyTest {
       values[i] = random.nextInt(256) / 255f;
     }
     return new Plane(width, height, values);
+  }
+
+  /** An octagon put together from its four sides, looked through place by place. */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 3, 6, 9})
+  void closingIsTheSmallestOfTheLargestOverAnOctagon(int radius) {
+    int straight = Math.max(1, (int) Math.round(0.414 * radius));
+    int slanted = Math.max(0, (int) Math.round((radius - straight) / 2.0));
+    Set<List<Integer>> octagon = new HashSet<>();
+    for (int across = -straight; across <= straight; across++) {
+      for (int down = -straight; down <= straight; down++) {
+        for (int falling = -slanted; falling <= slanted; falling++) {
+          for (int rising = -slanted; rising <= slanted; rising++) {
+            octagon.add(List.of(across + falling + rising, down + falling - rising));
+          }
+        }
+      }
+    }
+    int size = 70;
+    Random random = new Random(radius);
+    float[] values = new float[size * size];
+    for (int i = 0; i < values.length; i++) {
+      values[i] = random.nextInt(256) / 255f;
+    }
+    float[] largest = new float[values.length];
+    float[] smallest = new float[values.length];
+    int reach = straight + 2 * slanted;
+    extreme(values, largest, size, reach, octagon, 1);
+    extreme(largest, smallest, size, 2 * reach, octagon, -1);
+    float[] closed = Morphology.octagonClosing(new Plane(size, size, values), radius).values();
+    for (int y = 2 * reach; y < size - 2 * reach; y++) {
+      for (int x = 2 * reach; x < size - 2 * reach; x++) {
+        assertThat(closed[y * size + x]).isEqualTo(smallest[y * size + x]);
+      }
+    }
+  }
+
+  private static void extreme(
+      float[] from, float[] to, int size, int margin, Set<List<Integer>> places, int sign) {
+    for (int y = margin; y < size - margin; y++) {
+      for (int x = margin; x < size - margin; x++) {
+        float best = Float.NEGATIVE_INFINITY;
+        for (List<Integer> place : places) {
+          best = Math.max(best, sign * from[(y + place.get(1)) * size + x + place.get(0)]);
+        }
+        to[y * size + x] = sign * best;
+      }
+    }
   }
 }

@@ -4,6 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 import static org.assertj.core.data.Percentage.withPercentage;
 
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.RoundRectangle2D;
+import java.awt.image.BufferedImage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -125,6 +135,44 @@ class ShadeFactsTest {
     PixelReadings readings = read(new Ball(SKIN, 0.12, 1.1, 10, 2, angle));
     double off = Math.IEEEremainder(value(readings, ShadeMeasures.LIGHT_FROM) - angle, 360);
     assertThat(off).isCloseTo(0, offset(2.0));
+  }
+
+  /** Arms and trunk of one figure: bars whose rims look sideways nearly everywhere, and a ball. */
+  @ParameterizedTest
+  @ValueSource(doubles = {-60, -25, 15, 45, 70})
+  void longUprightPartsDoNotPullTheLightToTheirSide(double angle) {
+    int size = 600;
+    BufferedImage image = new BufferedImage(size, size, BufferedImage.TYPE_INT_RGB);
+    Graphics2D pen = image.createGraphics();
+    pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    pen.setColor(Color.WHITE);
+    pen.fillRect(0, 0, size, size);
+    shaded(pen, new RoundRectangle2D.Double(80, 180, 70, 360, 70, 70), angle, 22);
+    shaded(pen, new RoundRectangle2D.Double(190, 160, 110, 400, 60, 60), angle, 30);
+    shaded(pen, new Ellipse2D.Double(350, 80, 180, 180), angle, 50);
+    pen.dispose();
+    PixelReadings readings = new PixelReader().read(Picture.from(image));
+    double off = Math.IEEEremainder(value(readings, ShadeMeasures.LIGHT_FROM) - angle, 360);
+    assertThat(off).isCloseTo(0, offset(8.0));
+    assertThat(value(readings, ShadeMeasures.LIGHT_SPREAD)).isLessThan(30);
+  }
+
+  /** In shadow where the shape, moved toward the light, leaves itself; outlined in black. */
+  private static void shaded(Graphics2D pen, Shape shape, double angle, double breadth) {
+    double east = Math.sin(Math.toRadians(angle));
+    double south = -Math.cos(Math.toRadians(angle));
+    Area lit = new Area(shape);
+    lit.intersect(
+        new Area(
+            AffineTransform.getTranslateInstance(breadth * east, breadth * south)
+                .createTransformedShape(shape)));
+    pen.setColor(new Color(170, 110, 80));
+    pen.fill(shape);
+    pen.setColor(new Color(225, 165, 130));
+    pen.fill(lit);
+    pen.setColor(Color.BLACK);
+    pen.setStroke(new BasicStroke(5));
+    pen.draw(shape);
   }
 
   @Test
