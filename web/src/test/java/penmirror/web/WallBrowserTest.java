@@ -131,6 +131,7 @@ class WallBrowserTest extends BrowserTest {
     take(2);
     openTheWall();
     button("Placed freely").click();
+    page.waitForSelector("#work.free");
     Locator first = page.locator(".tile").nth(0);
     BoundingBox before = first.boundingBox();
     page.mouse().move(before.x + 40, before.y + 40);
@@ -155,8 +156,11 @@ class WallBrowserTest extends BrowserTest {
     page.keyboard().press("Space");
     second.focus();
     page.keyboard().press("Space");
+    assertThat(page.locator(".tile.more")).hasCount(2);
     page.keyboard().press("g");
+    assertThat(page.locator(".tile[data-group]")).hasCount(2);
     page.keyboard().press("Escape");
+    assertThat(page.locator(".tile.more")).hasCount(0);
     double alone = fromTheLeft(second);
     first.focus();
     page.keyboard().press("Shift+ArrowRight");
