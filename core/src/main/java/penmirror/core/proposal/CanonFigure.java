@@ -65,7 +65,7 @@ final class CanonFigure {
       double height = canonHead.height(there);
       Optional<Point> place = Optional.empty();
       if (!FaceProposal.isOfTheBody(landmark) || isOfTheNeck(landmark)) {
-        boolean isWide = cheeks.length == 2 && found.length == 2;
+        boolean isWide = cheeks.length == 2 && found.length == 2 && found[1] > found[0];
         double across =
             isWide
                 ? found[0]

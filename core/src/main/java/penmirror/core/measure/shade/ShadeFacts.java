@@ -3,6 +3,7 @@ package penmirror.core.measure.shade;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
@@ -156,7 +157,7 @@ public final class ShadeFacts {
         tiles[Tiles.at(i % width, i / width, width, height)][(int) Math.round(grey * GREYS)]++;
       }
     }
-    double[] values = values(tiles, java.util.stream.IntStream.range(0, Tiles.COUNT).toArray());
+    double[] values = values(tiles, IntStream.range(0, Tiles.COUNT).toArray());
     double[] errors = Bootstrap.errors(Tiles.COUNT, values.length, drawn -> values(tiles, drawn));
     List<Measure> measures =
         List.of(
@@ -485,7 +486,7 @@ public final class ShadeFacts {
         }
       }
     }
-    int[] all = java.util.stream.IntStream.range(0, Tiles.COUNT).toArray();
+    int[] all = IntStream.range(0, Tiles.COUNT).toArray();
     double share = inShadow(sums, counts, all);
     if (Double.isFinite(share)) {
       findings.put(
