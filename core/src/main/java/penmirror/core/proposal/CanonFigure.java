@@ -25,9 +25,6 @@ final class CanonFigure {
   /** Of turned faces and of bodies one in twenty, docs/proposals.md. */
   private static final double ELSEWHERE = 0.05;
 
-  /** Pupils lie within a twentieth about as often as their irises. */
-  private static final double PUPIL_SHARE = 1;
-
   /** What gives the canon its heights, from above. */
   private static final List<List<Landmark>> LEVELS =
       List.of(
@@ -148,8 +145,8 @@ final class CanonFigure {
             canonCentre.distanceTo(canon.require(pupil))
                 / canonCentre.distanceTo(canon.require(edge));
         Point place = middle.get().plus(rim.get().minus(middle.get()).times(share));
-        working.putIfAbsent(
-            pupil, new Proposal.Proposed(place, PUPIL_SHARE * working.get(centre).confidence()));
+        // They lie within a twentieth about as often as their irises.
+        working.putIfAbsent(pupil, new Proposal.Proposed(place, working.get(centre).confidence()));
       }
     }
   }

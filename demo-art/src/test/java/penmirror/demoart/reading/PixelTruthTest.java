@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
@@ -78,9 +79,7 @@ class PixelTruthTest {
 
   @Test
   void shadowsAreAsDeepAsTheyWerePainted() {
-    List<Read> all = new ArrayList<>(flat);
-    all.addAll(soft);
-    for (Read read : all) {
+    for (Read read : all()) {
       double step = 0;
       double ratio = 0;
       double weights = 0;
@@ -156,28 +155,31 @@ class PixelTruthTest {
   /** Parts that hide each other mislead single pictures. */
   @Test
   void theLightComesFromWhereItWasSet() {
-    List<Read> all = new ArrayList<>(flat);
-    all.addAll(soft);
     double[] off =
-        all.stream()
-            .mapToDouble(
-                read ->
-                    Math.abs(
-                        Math.IEEEremainder(
-                            read.value(ShadeMeasures.LIGHT_FROM).orElseThrow()
-                                - read.drawn.rendering().lightDegrees(),
-                            360)))
-            .sorted()
-            .toArray();
+        sorted(
+            read ->
+                Math.IEEEremainder(
+                    read.value(ShadeMeasures.LIGHT_FROM).orElseThrow()
+                        - read.drawn.rendering().lightDegrees(),
+                    360));
     assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(10);
     assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(15);
+  }
+
+  private static List<Read> all() {
+    List<Read> all = new ArrayList<>(flat);
+    all.addAll(soft);
+    return all;
+  }
+
+  /** How far every picture is off, the nearest first. */
+  private static double[] sorted(ToDoubleFunction<Read> off) {
+    return all().stream().mapToDouble(off).map(Math::abs).sorted().toArray();
   }
 
   /** All but what is counted, or told by the marked eyes or by one face. */
   @Test
   void readingsOfLineShadeAndColourStateTheirErrors() {
-    List<Read> all = new ArrayList<>(flat);
-    all.addAll(soft);
     List<String> without = new ArrayList<>();
     for (Measure measure : MeasureCatalogue.all()) {
       boolean asked =
@@ -185,7 +187,7 @@ class PixelTruthTest {
               || measure.group() == MeasureGroup.SHADE
               || measure.group() == MeasureGroup.COLOUR;
       List<Estimate> estimates =
-          all.stream().flatMap(read -> read.readings.estimate(measure).stream()).toList();
+          all().stream().flatMap(read -> read.readings.estimate(measure).stream()).toList();
       if (asked
           && !estimates.isEmpty()
           && estimates.stream().allMatch(estimate -> estimate.standardError() == 0)) {
@@ -206,18 +208,12 @@ class PixelTruthTest {
   /** Behind hair and under arms an outline is counted as another line, or the other way round. */
   @Test
   void theOutlineIsAsMuchHeavierAsItWasDrawn() {
-    List<Read> all = new ArrayList<>(flat);
-    all.addAll(soft);
     double[] off =
-        all.stream()
-            .mapToDouble(
-                read ->
-                    Math.abs(
-                        read.value(LineMeasures.OUTLINE_INNER).orElseThrow()
-                                / read.drawn.rendering().outlineToInner()
-                            - 1))
-            .sorted()
-            .toArray();
+        sorted(
+            read ->
+                read.value(LineMeasures.OUTLINE_INNER).orElseThrow()
+                        / read.drawn.rendering().outlineToInner()
+                    - 1);
     assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(0.05);
     assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(0.05);
   }
