@@ -46,10 +46,21 @@ final class Inputs {
       } catch (UnusableInputException e) {
         messages.println(e.getMessage());
         exit = CommandLineTools.INPUT_UNUSABLE;
+      } catch (OutOfMemoryError e) {
+        messages.println(
+            image + ": There is not enough memory for it. Give more with PEN_MIRROR_MEMORY.");
+        exit = CommandLineTools.INPUT_UNUSABLE;
+      } catch (RuntimeException | StackOverflowError e) {
+        // A fault of ours on one picture is no reason to leave the others unread.
+        messages.println(image + ": It could not be read through a fault of Pen Mirror's: " + e);
+        exit = CommandLineTools.INPUT_UNUSABLE;
       }
     }
     return exit;
   }
+
+  /** Bytes; larger ones are not even read into memory. Style sheets grow with their works. */
+  private static final long LARGEST_FILE = 256L * 1024 * 1024;
 
   /** Less sure than this a proposed point does more harm than good. */
   private static final double LEAST_CONFIDENCE = 0.1;
@@ -68,6 +79,7 @@ final class Inputs {
     Optional<MarksFile> file = marks(image, marks);
     if (file.isPresent()) {
       requireSameSize(image, picture, file.get());
+      requireNear(image, picture, file.get().marks());
     }
     Marks known = file.map(MarksFile::marks).orElse(Marks.none(View.FRONT));
     Marks all = known;
@@ -78,7 +90,8 @@ final class Inputs {
         all = all.with(entry.getKey(), entry.getValue());
       }
     }
-    return new Evidence(all, Optional.of(new PixelReader().read(picture)));
+    return new Evidence(
+        all, Optional.of(new PixelReader().read(picture, known.confirmed(), step -> {})));
   }
 
   static Picture picture(Path image) throws UnusableInputException {
@@ -118,6 +131,19 @@ final class Inputs {
     }
   }
 
+  private static void requireNear(Path image, Picture picture, Marks marks)
+      throws UnusableInputException {
+    Optional<Landmark> strayed = marks.strayed(picture.widthPixels(), picture.heightPixels());
+    if (strayed.isPresent()) {
+      throw new UnusableInputException(
+          image.toString(),
+          "Its landmark \""
+              + strayed.get().key()
+              + "\" lies far off the picture. Mark it on the picture, or beside it by less than its"
+              + " longer side.");
+    }
+  }
+
   /** The marks file itself, or the one of the same base name in a folder; none in it: empty. */
   private static Optional<MarksFile> marks(Path image, @Nullable Path marks)
       throws UnusableInputException {
@@ -150,6 +176,14 @@ final class Inputs {
 
   private static byte[] bytes(Path file) throws UnusableInputException {
     try {
+      long size = Files.size(file);
+      if (size > LARGEST_FILE) {
+        throw new UnusableInputException(
+            file.toString(),
+            "The file has "
+                + size / 1048576
+                + " MB, more than any that is read here. Save it smaller.");
+      }
       return Files.readAllBytes(file);
     } catch (NoSuchFileException e) {
       throw new UnusableInputException(file.toString(), "There is no such file. Check the path.");

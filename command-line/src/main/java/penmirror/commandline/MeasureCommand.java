@@ -10,6 +10,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.format.MeasureJson;
 import penmirror.core.format.MeasureJson.HeadSource;
+import penmirror.core.geometry.Reach;
 import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureCatalogue;
@@ -57,9 +58,10 @@ final class MeasureCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    if (headPixels != null && !(headPixels >= 1)) {
+    if (headPixels != null && !(headPixels >= 1 && Reach.holds(headPixels))) {
       throw new ParameterException(
-          spec.commandLine(), "--head must be 1 px or more, got " + headPixels + ".");
+          spec.commandLine(),
+          "--head must be 1 to " + (int) Reach.PIXELS + " px, got " + headPixels + ".");
     }
     return Inputs.forEach(
         images,

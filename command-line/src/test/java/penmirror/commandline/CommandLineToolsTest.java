@@ -177,6 +177,59 @@ class CommandLineToolsTest {
     assertThat(err.toString()).contains("notes.png").contains("JSON");
   }
 
+  @Test
+  void aHeadWithoutEndIsRefused() {
+    assertThat(run("measure", file("lantern-barge-1.png"), "--head", "1e999", "--json"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("--head must be 1 to");
+  }
+
+  @Test
+  void aRuleOfEndlessWeightIsRefused() throws IOException {
+    run("style", file("lantern-barge-1.png"), "--marks", folder.toString(), "-o", file("a.json"));
+    String sheet = Files.readString(folder.resolve("a.json"));
+    Files.writeString(
+        folder.resolve("heavy.json"),
+        sheet.replaceFirst(
+            "\"weight\" : [0-9.E-]+,\\s+\"handSet\"", "\"weight\":1e308,\"handSet\""));
+    assertThat(run("score", file("lantern-barge-1.png"), "--style", file("heavy.json")))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("heavy.json").contains("a weight of 0 to 1000");
+  }
+
+  @Test
+  void marksFarOffThePictureAreRefusedAndTheOthersGoOn() throws IOException {
+    Path marks = Files.createTempDirectory(folder, "far");
+    Files.writeString(
+        marks.resolve("lantern-barge-1.marks.json"),
+        "{\"format\":\"pen-mirror/marks\",\"version\":1,\"view\":\"front\",\"landmarks\":"
+            + "{\"crown\":{\"x\":1e155,\"y\":1e155},\"chin\":{\"x\":-1e155,\"y\":1e160}}}");
+    int exit =
+        run(
+            "measure",
+            file("lantern-barge-1.png"),
+            file(FRONT.get(1).fileName()),
+            "--marks",
+            marks.toString(),
+            "--json");
+    assertThat(exit).isEqualTo(1);
+    assertThat(err.toString()).contains("\"x\" of landmark crown lies where no picture is");
+    assertThat(out.toString().lines().toList()).hasSize(1);
+  }
+
+  @Test
+  void aDrawingThatWouldNeverEndIsNamedAndTheOthersGoOn() throws IOException {
+    Files.writeString(
+        folder.resolve("dashes.svg"),
+        "<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'><filter id='f'>"
+            + "<feGaussianBlur stdDeviation='9'/>".repeat(900)
+            + "</filter><rect width='9' height='9' filter='url(#f)'/></svg>");
+    assertThat(run("measure", file("dashes.svg"), file("lantern-barge-1.png"), "--json"))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("dashes.svg: The SVG repeats its parts");
+    assertThat(out.toString().lines().toList()).hasSize(1);
+  }
+
   private int run(String... arguments) {
     CommandLine commandLine = CommandLineTools.commandLine();
     commandLine.setOut(new PrintWriter(out, true));

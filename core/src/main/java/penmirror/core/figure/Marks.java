@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import penmirror.core.geometry.Point;
+import penmirror.core.geometry.Reach;
 
 /** All landmarks known of one figure, with the view it is drawn from. Immutable. */
 public record Marks(View view, Map<Landmark, Mark> landmarks) {
@@ -89,6 +90,20 @@ public record Marks(View view, Map<Landmark, Mark> landmarks) {
       }
     }
     return result;
+  }
+
+  /** The first landmark that lies farther from a picture than it can be meant; empty if none. */
+  public Optional<Landmark> strayed(int widthPixels, int heightPixels) {
+    return landmarks.entrySet().stream()
+        .filter(
+            entry ->
+                entry
+                    .getValue()
+                    .point()
+                    .filter(point -> !Reach.holds(point, widthPixels, heightPixels))
+                    .isPresent())
+        .map(Map.Entry::getKey)
+        .findFirst();
   }
 
   /** The head's own frame; empty without crown and chin in two different places. */

@@ -12,14 +12,39 @@ final class OpenRasterFile {
   private static final String FLATTENED = "mergedimage.png";
   private static final int MOST_ENTRIES = 2000;
 
+  /** Within so many bytes a picture has said its size. */
+  private static final int HEADER_BYTES = 4096;
+
   private OpenRasterFile() {}
 
-  /**
-   * The flattened picture as a PNG file.
-   *
-   * @param mostBytes no entry is unpacked beyond this
-   */
-  static byte[] flattened(byte[] bytes, long mostBytes) throws UnusablePictureException {
+  /** Width times height of the flattened picture; 1 where there is none. */
+  static long statedPixels(byte[] bytes) {
+    try {
+      return RasterFile.statedPixels(start(bytes, HEADER_BYTES)).orElse(1);
+    } catch (UnusablePictureException e) {
+      return 1;
+    }
+  }
+
+  /** The flattened picture as a PNG file; unpacked it may have four times the bytes of a file. */
+  static byte[] flattened(byte[] bytes, PictureLimits limits) throws UnusablePictureException {
+    long most = limits.fileBytes() * 4;
+    byte[] png = start(bytes, most + 1);
+    if (png.length > most) {
+      throw new UnusablePictureException(
+          Reason.TOO_MANY_BYTES,
+          "The flattened picture inside the OpenRaster file unpacks to more than "
+              + most / 1048576
+              + " MB. Export a smaller copy.");
+    }
+    if (PictureFormat.sniff(png).filter(PictureFormat.PNG::equals).isEmpty()) {
+      throw PictureReader.notAPicture();
+    }
+    return png;
+  }
+
+  /** The flattened picture's file, as far as so many bytes reach. */
+  private static byte[] start(byte[] bytes, long mostBytes) throws UnusablePictureException {
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
       int entries = 0;
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
@@ -27,18 +52,11 @@ final class OpenRasterFile {
           break;
         }
         if (entry.getName().equals(FLATTENED)) {
-          byte[] png = zip.readNBytes((int) Math.min(Integer.MAX_VALUE - 8, mostBytes + 1));
-          if (png.length > mostBytes) {
-            throw new UnusablePictureException(
-                Reason.TOO_MANY_BYTES,
-                "The flattened picture inside the OpenRaster file unpacks to more than "
-                    + mostBytes / 1048576
-                    + " MB. Export a smaller copy.");
-          }
-          return png;
+          return zip.readNBytes((int) Math.min(Integer.MAX_VALUE - 8, mostBytes));
         }
       }
-    } catch (ZipException e) {
+    } catch (ZipException | IllegalArgumentException e) {
+      // A name in another character set is an IllegalArgumentException.
       throw damaged();
     } catch (IOException e) {
       throw new UnusablePictureException(

@@ -17,6 +17,7 @@ import javax.imageio.stream.ImageInputStream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import penmirror.core.file.UnusablePictureException.Reason;
 
 /**
  * Where an OpenRaster file is drawn on, apart from its paper: the visible layers above a lowest one
@@ -29,6 +30,9 @@ final class OpenRasterLayers {
   private static final int MOST_LAYERS = 500;
   private static final long MOST_BYTES = 256L * 1024 * 1024;
 
+  /** Pixels; no canvas is so large that a layer could lie this far off and be meant. */
+  private static final int FARTHEST = 1_000_000;
+
   private record Layer(String source, int x, int y) {}
 
   private OpenRasterLayers() {}
@@ -36,8 +40,11 @@ final class OpenRasterLayers {
   /**
    * Coverage of every pixel, 0 to 255; empty where there is no such paper, or where the layers
    * cannot be read: then the flattened picture has to do.
+   *
+   * @throws UnusablePictureException when a layer lies where no canvas is: the file is damaged
    */
-  static Optional<byte[]> drawnOn(byte[] bytes, int width, int height) {
+  static Optional<byte[]> drawnOn(byte[] bytes, int width, int height)
+      throws UnusablePictureException {
     try {
       Map<String, byte[]> files = files(bytes);
       byte[] stack = files.get("stack.xml");
@@ -60,7 +67,7 @@ final class OpenRasterLayers {
         }
       }
       return Optional.of(coverage);
-    } catch (IOException | XMLStreamException e) {
+    } catch (IOException | XMLStreamException | IllegalArgumentException e) {
       return Optional.empty();
     }
   }
@@ -94,7 +101,8 @@ final class OpenRasterLayers {
   }
 
   /** Topmost first. */
-  private static List<Layer> visible(byte[] stack) throws XMLStreamException {
+  private static List<Layer> visible(byte[] stack)
+      throws XMLStreamException, UnusablePictureException {
     XMLInputFactory factory = XMLInputFactory.newFactory();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
@@ -112,13 +120,24 @@ final class OpenRasterLayers {
     return layers;
   }
 
-  private static int offset(XMLStreamReader xml, String name) {
+  private static int offset(XMLStreamReader xml, String name) throws UnusablePictureException {
+    String value = xml.getAttributeValue(null, name);
+    double offset;
     try {
-      String value = xml.getAttributeValue(null, name);
-      return value == null ? 0 : (int) Double.parseDouble(value);
+      offset = value == null ? 0 : Double.parseDouble(value);
     } catch (NumberFormatException e) {
       return 0;
     }
+    if (!(Math.abs(offset) <= FARTHEST)) {
+      throw new UnusablePictureException(
+          Reason.UNREADABLE,
+          "The OpenRaster file places a layer at "
+              + name
+              + " = "
+              + value
+              + ", where no canvas is. Save it again in your painting program.");
+    }
+    return (int) offset;
   }
 
   /** False when the layer cannot be read, or is far larger than the canvas. */

@@ -34,6 +34,11 @@ public enum PictureFormat {
     return shownByBrowsers;
   }
 
+  /** Whether only running it tells what it costs, so that it is opened in a process of its own. */
+  boolean isOpenedApart() {
+    return this == SVG || this == OPENRASTER;
+  }
+
   public static Optional<PictureFormat> ofMediaType(String mediaType) {
     for (PictureFormat format : values()) {
       if (format.mediaType.equals(mediaType)) {

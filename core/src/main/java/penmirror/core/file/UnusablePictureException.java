@@ -9,7 +9,9 @@ public final class UnusablePictureException extends Exception {
     NOT_A_PICTURE,
     TOO_MANY_PIXELS,
     TRUNCATED,
-    UNREADABLE
+    UNREADABLE,
+    /** It would take more time or memory than opening a picture may. */
+    TOO_COSTLY
   }
 
   private final Reason reason;

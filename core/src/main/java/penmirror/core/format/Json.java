@@ -1,5 +1,6 @@
 package penmirror.core.format;
 
+import penmirror.core.geometry.Reach;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -63,5 +64,23 @@ final class Json {
           "Expected a number in \"" + field + "\" of " + where + ", found " + value + ".");
     }
     return value.asDouble();
+  }
+
+  /** A coordinate or a length in pixels that can belong to a picture. */
+  static double requirePixels(JsonNode node, String field, String where) throws FormatException {
+    double pixels = requireNumber(node, field, where);
+    if (!Reach.holds(pixels)) {
+      throw new FormatException(
+          "\""
+              + field
+              + "\" of "
+              + where
+              + " lies where no picture is: "
+              + pixels
+              + " px. Within "
+              + (int) Reach.PIXELS
+              + " px of its corner is what can be meant.");
+    }
+    return pixels;
   }
 }

@@ -1,7 +1,9 @@
 package penmirror.core.format;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import penmirror.core.figure.Landmark;
@@ -111,6 +113,38 @@ public final class MarksFile {
     return new Marks(view, landmarks(Json.parseObject(json)));
   }
 
+  /**
+   * Landmarks that were kept, as far as they can be used.
+   *
+   * @param leftOut keys of those that cannot: of another version, or where no picture is
+   */
+  public record Kept(Marks marks, List<String> leftOut) {}
+
+  /**
+   * Reads what was kept long ago and may hold what is refused today: that is left out and named.
+   */
+  public static Kept keptLandmarks(View view, String json) {
+    Map<Landmark, Mark> landmarks = new EnumMap<>(Landmark.class);
+    List<String> leftOut = new ArrayList<>();
+    ObjectNode node;
+    try {
+      node = Json.parseObject(json);
+    } catch (FormatException e) {
+      return new Kept(Marks.none(view), List.of("all"));
+    }
+    for (Map.Entry<String, JsonNode> entry : node.properties()) {
+      Optional<Landmark> landmark = Landmark.ofKey(entry.getKey());
+      try {
+        landmarks.put(
+            landmark.orElseThrow(() -> new FormatException("not known")),
+            mark(entry.getKey(), entry.getValue()));
+      } catch (FormatException e) {
+        leftOut.add(entry.getKey());
+      }
+    }
+    return new Kept(new Marks(view, landmarks), List.copyOf(leftOut));
+  }
+
   static ObjectNode landmarks(Marks marks) {
     ObjectNode node = Json.object();
     marks
@@ -161,8 +195,8 @@ public final class MarksFile {
     }
     return Mark.at(
         new Point(
-            Json.requireNumber(node, "x", "landmark " + key),
-            Json.requireNumber(node, "y", "landmark " + key)),
+            Json.requirePixels(node, "x", "landmark " + key),
+            Json.requirePixels(node, "y", "landmark " + key)),
         state);
   }
 }

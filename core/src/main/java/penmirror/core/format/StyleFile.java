@@ -31,6 +31,14 @@ public final class StyleFile {
   private static final String FORMAT = "pen-mirror/style";
   private static final int VERSION = 1;
 
+  /** No value, spread or tolerance of a style is so large; sums with larger ones overflow. */
+  private static final double MOST = 1e9;
+
+  /** A rule counts some bits, a work half, once or twice. */
+  private static final double MOST_WEIGHT = 1000;
+
+  private static final int MOST_WORKS = 1_000_000;
+
   private final ObjectNode document;
   private final StyleSheet sheet;
 
@@ -87,8 +95,8 @@ public final class StyleFile {
       palette.add(
           new PaletteColour(
               colour(node.path("hex").asString("")),
-              Json.requireNumber(node, "share", "the palette"),
-              (int) Json.requireNumber(node, "works", "the palette")));
+              share(node),
+              works(node, "works", "the palette")));
     }
     return new StyleFile(
         document,
@@ -148,7 +156,12 @@ public final class StyleFile {
     for (Map.Entry<String, JsonNode> entry : node.properties()) {
       Optional<Measure> measure = MeasureCatalogue.byKey(entry.getKey());
       if (measure.isPresent()) {
-        errors.put(measure.get(), Json.requireNumber(node, entry.getKey(), "the marking errors"));
+        double error = Json.requireNumber(node, entry.getKey(), "the marking errors");
+        if (!(error >= 0 && error <= MOST)) {
+          throw new FormatException(
+              "The marking error of " + entry.getKey() + " is 0 or more, got " + error + ".");
+        }
+        errors.put(measure.get(), error);
       }
     }
     return errors;
@@ -188,8 +201,9 @@ public final class StyleFile {
   /** How much the work counts; once where an older file does not say. */
   private static double weight(JsonNode node) throws FormatException {
     double weight = node.path("weight").asDouble(1);
-    if (!(weight > 0)) {
-      throw new FormatException("A work's weight lies above 0, got " + weight + ".");
+    if (!(weight > 0 && weight <= MOST_WEIGHT)) {
+      throw new FormatException(
+          "A work's weight lies above 0 and up to " + (int) MOST_WEIGHT + ", got " + weight + ".");
     }
     return weight;
   }
@@ -204,23 +218,52 @@ public final class StyleFile {
     String where = "the rule for " + measure.key();
     double tolerance = Json.requireNumber(node, "tolerance", where);
     double weight = Json.requireNumber(node, "weight", where);
-    if (tolerance <= 0 || weight < 0) {
+    double spread = Json.requireNumber(node, "spread", where);
+    if (!(spread >= 0 && spread <= MOST)) {
+      throw new FormatException("Expected a spread of 0 or more in " + where + ".");
+    }
+    if (!(tolerance > 0 && tolerance <= MOST && weight >= 0 && weight <= MOST_WEIGHT)) {
       throw new FormatException(
-          "Expected a tolerance above 0 and a weight of 0 or more in " + where + ".");
+          "Expected a tolerance above 0 and a weight of 0 to "
+              + (int) MOST_WEIGHT
+              + " in "
+              + where
+              + ", got "
+              + tolerance
+              + " and "
+              + weight
+              + ".");
     }
     return Optional.of(
         new Rule(
             measure,
             admitted(measure, Json.requireNumber(node, "centre", where)),
-            Json.requireNumber(node, "spread", where),
+            spread,
             tolerance,
-            (int) Json.requireNumber(node, "n", where),
+            works(node, "n", where),
             strength(node.path("strength").asString("usually")),
             weight));
   }
 
+  private static int works(JsonNode node, String field, String where) throws FormatException {
+    double count = Json.requireNumber(node, field, where);
+    if (!(count >= 0 && count <= MOST_WORKS)) {
+      throw new FormatException(
+          "\"" + field + "\" of " + where + " counts works, got " + count + ".");
+    }
+    return (int) count;
+  }
+
+  private static double share(JsonNode node) throws FormatException {
+    double share = Json.requireNumber(node, "share", "the palette");
+    if (!(share >= 0 && share <= 1)) {
+      throw new FormatException("A share of the palette lies in 0 to 1, got " + share + ".");
+    }
+    return share;
+  }
+
   private static double admitted(Measure measure, double value) throws FormatException {
-    if (!measure.scale().admits(value)) {
+    if (!measure.scale().admits(value) || Math.abs(value) > MOST) {
       throw new FormatException(value + " is outside what " + measure.key() + " can be.");
     }
     return value;

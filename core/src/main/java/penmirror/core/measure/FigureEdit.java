@@ -2,12 +2,13 @@ package penmirror.core.measure;
 
 import java.util.List;
 import penmirror.core.geometry.Point;
+import penmirror.core.geometry.Reach;
 
 /**
  * One correction of what counts as figure, or of what belongs to which of its parts, drawn by hand.
  *
- * @param points in pixels of the picture; at least one, three for a loop
- * @param radiusPixels half the width of the brush; 0 for a loop
+ * @param points in pixels of the picture, within {@link Reach}; at least one, three for a loop
+ * @param radiusPixels half the width of the brush, within {@link Reach}; 0 for a loop
  */
 public record FigureEdit(Kind kind, List<Point> points, double radiusPixels) {
 
@@ -45,5 +46,16 @@ public record FigureEdit(Kind kind, List<Point> points, double radiusPixels) {
       throw new IllegalArgumentException(
           "A " + kind.word() + " needs points and a brush, got " + points.size() + " points.");
     }
+    boolean isWithinReach =
+        Reach.holds(radiusPixels)
+            && points.stream().allMatch(point -> Reach.holds(point.x()) && Reach.holds(point.y()));
+    if (!isWithinReach) {
+      throw new IllegalArgumentException("A " + kind.word() + " lies where no picture is.");
+    }
+  }
+
+  /** Whether all of it lies on a picture of that size, or close beside it. */
+  public boolean isOn(int widthPixels, int heightPixels) {
+    return points.stream().allMatch(point -> Reach.holds(point, widthPixels, heightPixels));
   }
 }

@@ -1,7 +1,9 @@
 package penmirror.core.measure;
 
 import java.awt.geom.Path2D;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.geometry.Point;
@@ -47,8 +49,12 @@ final class FigureSketch {
     scale = 1.0 / factor;
   }
 
-  /** The corrected figure; the given one is not modified. */
-  Mask applied(Mask figure, List<FigureEdit> edits) {
+  /**
+   * The corrected figure; the given one is not modified.
+   *
+   * @param beforeEach run before each stroke; what it throws ends the work
+   */
+  Mask applied(Mask figure, List<FigureEdit> edits, Runnable beforeEach) {
     boolean[] set = figure.values().clone();
     boolean[] inLoop = new boolean[set.length];
     boolean looped = false;
@@ -62,6 +68,7 @@ final class FigureSketch {
       set = figure.count() > BUSY * set.length ? soughtIn(inLoop) : both(set, inLoop);
     }
     for (FigureEdit edit : edits) {
+      beforeEach.run();
       if (edit.kind() == FigureEdit.Kind.KEEP || edit.kind() == FigureEdit.Kind.DROP) {
         brush(set, edit);
       }
@@ -173,18 +180,14 @@ final class FigureSketch {
     int size = 0;
     double radius = Math.max(0.7, edit.radiusPixels() * scale);
     List<Point> points = edit.points();
-    OkLab[] under = new OkLab[points.size()];
+    Set<OkLab> under = new LinkedHashSet<>();
     for (int p = 0; p < points.size(); p++) {
       Point from = points.get(Math.max(0, p - 1)).times(scale);
       Point to = points.get(p).times(scale);
-      int steps = (int) Math.ceil(from.distanceTo(to)) + 1;
-      for (int s = 0; s <= steps; s++) {
-        Point at = from.plus(to.minus(from).times(s / (double) steps));
-        size = disc(at, radius, reached, queue, size);
-      }
+      size = stretch(from, to, radius, reached, queue, size);
       int px = (int) Math.max(0, Math.min(width - 1, Math.floor(to.x())));
       int py = (int) Math.max(0, Math.min(height - 1, Math.floor(to.y())));
-      under[p] = colours.at(py * width + px);
+      under.add(colours.at(py * width + px));
     }
     for (int k = 0; k < size; k++) {
       set[queue[k]] = value;
@@ -208,7 +211,7 @@ final class FigureSketch {
     }
   }
 
-  private boolean isUnder(int pixel, OkLab[] under) {
+  private boolean isUnder(int pixel, Set<OkLab> under) {
     for (OkLab colour : under) {
       if (colours.distance(pixel, colour) < SAME) {
         return true;
@@ -217,22 +220,65 @@ final class FigureSketch {
     return false;
   }
 
-  private int disc(Point at, double radius, boolean[] reached, int[] queue, int from) {
-    int size = from;
-    for (int y = (int) Math.floor(at.y() - radius); y <= at.y() + radius; y++) {
-      for (int x = (int) Math.floor(at.x() - radius); x <= at.x() + radius; x++) {
-        boolean inside =
-            x >= 0
-                && y >= 0
-                && x < width
-                && y < height
-                && Math.hypot(x + 0.5 - at.x(), y + 0.5 - at.y()) <= radius;
-        if (inside && !reached[y * width + x]) {
-          reached[y * width + x] = true;
-          queue[size++] = y * width + x;
+  /** Adds the pixels whose middle lies within a radius of a straight stretch, row by row. */
+  private int stretch(
+      Point from, Point to, double radius, boolean[] reached, int[] queue, int before) {
+    int size = before;
+    int top = (int) Math.max(0, Math.floor(Math.min(from.y(), to.y()) - radius));
+    int bottom = (int) Math.min(height - 1, Math.ceil(Math.max(from.y(), to.y()) + radius));
+    for (int y = top; y <= bottom; y++) {
+      double[] run = run(y + 0.5, from, to, radius);
+      int left = (int) Math.max(0, Math.ceil(run[0] - 0.5));
+      int right = (int) Math.min(width - 1, Math.floor(run[1] - 0.5));
+      for (int x = left; x <= right; x++) {
+        int pixel = y * width + x;
+        if (!reached[pixel]) {
+          reached[pixel] = true;
+          queue[size++] = pixel;
         }
       }
     }
     return size;
+  }
+
+  /** Where a row enters and leaves what a disc covers that is moved along a stretch. */
+  private static double[] run(double y, Point from, Point to, double radius) {
+    double[] run = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+    for (Point end : List.of(from, to)) {
+      double half = Math.sqrt(radius * radius - (y - end.y()) * (y - end.y()));
+      if (half >= 0) { // Not a number where the row passes by.
+        run[0] = Math.min(run[0], end.x() - half);
+        run[1] = Math.max(run[1], end.x() + half);
+      }
+    }
+    double length = from.distanceTo(to);
+    if (length == 0) {
+      return run;
+    }
+    // Between the ends: beside the line by no more than the radius, and along it within its length.
+    double ux = (to.x() - from.x()) / length;
+    double uy = (to.y() - from.y()) / length;
+    double dy = y - from.y();
+    double[] beside = between(uy, -dy * ux, -radius, radius);
+    double[] along = between(ux, dy * uy, 0, length);
+    double low = from.x() + Math.max(beside[0], along[0]);
+    double high = from.x() + Math.min(beside[1], along[1]);
+    if (low <= high) {
+      run[0] = Math.min(run[0], low);
+      run[1] = Math.max(run[1], high);
+    }
+    return run;
+  }
+
+  /** The x for which slope × x + offset lies between two bounds; none is an empty interval. */
+  private static double[] between(double slope, double offset, double low, double high) {
+    if (slope == 0) {
+      boolean always = offset >= low && offset <= high;
+      double end = always ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+      return new double[] {-end, end};
+    }
+    double one = (low - offset) / slope;
+    double other = (high - offset) / slope;
+    return new double[] {Math.min(one, other), Math.max(one, other)};
   }
 }

@@ -93,13 +93,20 @@ public final class PixelReader {
   /**
    * The readings with all that they were read from, for showing where each comes from.
    *
-   * @param edits corrections of the figure and its parts by hand, in the order they were made
+   * @param edits corrections of the figure and its parts by hand, in the order they were made;
+   *     those that lie off the picture are passed over
+   * @throws CancellationException when {@code progress} throws it, which is told of every step and
+   *     every stroke
    */
   public PixelEvidence look(
       Picture picture, Marks marks, List<FigureEdit> edits, Progress progress) {
     Findings findings = new Findings();
     progress.begins(Step.FIGURE);
-    FigurePixels figure = figure(picture, edits);
+    List<FigureEdit> meant =
+        edits.stream()
+            .filter(edit -> edit.isOn(picture.widthPixels(), picture.heightPixels()))
+            .toList();
+    FigurePixels figure = figure(picture, meant, progress);
 
     progress.begins(Step.LINES);
     Optional<DrawnLines> lines = new LineReader().read(picture);
@@ -122,7 +129,7 @@ public final class PixelReader {
     progress.begins(Step.SHAPES);
     FlatPicture flats = FlatPicture.of(figure, lines);
     Optional<FigureParts> parts =
-        RegionFacts.find(flats, lines, marks.headFrame(), edits, findings);
+        RegionFacts.find(flats, lines, marks.headFrame(), meant, findings);
     PixelReadings readings =
         new PixelReadings(
             ALGORITHM_VERSION,
@@ -136,7 +143,7 @@ public final class PixelReader {
     return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts);
   }
 
-  private static FigurePixels figure(Picture picture, List<FigureEdit> edits) {
+  private static FigurePixels figure(Picture picture, List<FigureEdit> edits, Progress progress) {
     int factor = Math.max(1, (int) Math.sqrt(picture.pixelCount() / (double) COARSE_PIXELS));
     Picture coarse = picture.shrunk(factor);
     OkLabPlanes colours = OkLabPlanes.of(coarse.pixelCount(), coarse::rgb);
@@ -149,7 +156,8 @@ public final class PixelReader {
     Mask figure =
         edits.stream().allMatch(edit -> edit.kind().isOfParts())
             ? found
-            : new FigureSketch(colours, width, height, factor).applied(found, edits);
+            : new FigureSketch(colours, width, height, factor)
+                .applied(found, edits, () -> progress.begins(Step.FIGURE));
     OkLab background = FigureMask.borderColour(colours, width, height);
     return new FigurePixels(picture, factor, coarse, colours, figure, background);
   }

@@ -10,6 +10,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
@@ -93,7 +94,8 @@ class PictureReaderTest {
 
   @Test
   void tooManyBytesAreRefusedWithBothNumbers() {
-    PictureReader strict = new PictureReader(new PictureLimits(1024 * 1024, 1000, 100));
+    PictureReader strict =
+        new PictureReader(new PictureLimits(1024 * 1024, 1000, 100, Duration.ofSeconds(2)));
     UnusablePictureException refusal =
         catchThrowableOfType(
             UnusablePictureException.class, () -> strict.open(new byte[2 * 1024 * 1024]));

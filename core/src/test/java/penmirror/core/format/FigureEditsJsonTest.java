@@ -58,4 +58,30 @@ class FigureEditsJsonTest {
     String json = "{\"edits\":[" + String.join(",", java.util.Collections.nCopies(501, one)) + "]}";
     assertThatThrownBy(() -> FigureEditsJson.read(json)).hasMessageContaining("500");
   }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "{}",
+        "{\"edits\":\"x\"}",
+        "{\"edits\":{}}",
+        "{\"edits\":[{\"kind\":\"keep\",\"radius\":1e9,\"points\":[[1,1]]}]}",
+        "{\"edits\":[{\"kind\":\"keep\",\"radius\":3,\"points\":[[1e308,1]]}]}",
+        "{\"edits\":[{\"kind\":\"keep\",\"radius\":3,\"points\":[[\"a\",1]]}]}",
+        "{\"edits\":[{\"kind\":\"paint\",\"radius\":3,\"points\":[[1,1]]}]}"
+      })
+  void whatIsNoListOfStrokesIsRefusedAndNotTakenForNone(String body) {
+    assertThatThrownBy(() -> FigureEditsJson.read(body)).isInstanceOf(FormatException.class);
+  }
+
+  @Test
+  void ofWhatWasKeptOnlyWhatCannotBeUsedIsLeftOut() {
+    FigureEditsJson.Kept kept =
+        FigureEditsJson.kept(
+            "{\"edits\":[{\"kind\":\"keep\",\"radius\":1e9,\"points\":[[1,1]]},"
+                + "{\"kind\":\"drop\",\"radius\":4,\"points\":[[5,6]]}]}");
+    assertThat(kept.leftOut()).isEqualTo(1);
+    assertThat(kept.edits()).hasSize(1);
+    assertThat(kept.edits().get(0).kind()).isEqualTo(FigureEdit.Kind.DROP);
+  }
 }

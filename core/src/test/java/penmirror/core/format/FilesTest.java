@@ -13,6 +13,7 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
@@ -182,5 +183,20 @@ class FilesTest {
                 new Evidence(
                     Canon.realistic().with(Landmark.NOSE_BASE, Mark.placed(300, 244)),
                     Optional.of(PIXELS)))));
+  }
+
+  @Test
+  void aLandmarkWhereNoPictureIsIsRefusedAndOfWhatWasKeptLeftOut() {
+    String json =
+        "{\"crown\":{\"x\":1e155,\"y\":3,\"state\":\"placed\"},"
+            + "\"chin\":{\"x\":40,\"y\":60,\"state\":\"placed\"},"
+            + "\"antler\":{\"x\":1,\"y\":1,\"state\":\"placed\"}}";
+    assertThatThrownBy(() -> MarksFile.ofLandmarksJson(View.FRONT, json))
+        .isInstanceOf(FormatException.class)
+        .hasMessageContaining("where no picture is");
+    MarksFile.Kept kept = MarksFile.keptLandmarks(View.FRONT, json);
+    assertThat(kept.leftOut()).containsExactly("crown", "antler");
+    assertThat(kept.marks().point(Landmark.CHIN)).contains(new Point(40, 60));
+    assertThat(MarksFile.keptLandmarks(View.FRONT, "[1").leftOut()).isNotEmpty();
   }
 }

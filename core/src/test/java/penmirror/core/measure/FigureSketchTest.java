@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
+import java.awt.BasicStroke;
+import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
+import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import penmirror.core.Drawing;
 import penmirror.core.figure.Marks;
@@ -134,5 +138,67 @@ class FigureSketchTest {
 
   private static PixelEvidence look(Picture picture, FigureEdit... edits) {
     return new PixelReader().look(picture, Marks.none(View.FRONT), List.of(edits), step -> {});
+  }
+
+  /** Held against Java's own brush, which draws the same stroke with round ends. */
+  @Test
+  void aStrokeCoversWhatARoundBrushDoes() {
+    Random random = new Random(7);
+    int[] noise = new int[200 * 200];
+    for (int i = 0; i < noise.length; i++) {
+      noise[i] = random.nextInt(0x1000000);
+    }
+    Picture picture = Picture.of(200, 200, noise);
+    List<Point> points =
+        List.of(new Point(20, 150), new Point(90, 30), new Point(180, 60), new Point(-40, 90));
+    Path2D path = new Path2D.Double();
+    path.moveTo(20, 150);
+    points.forEach(point -> path.lineTo(point.x(), point.y()));
+    Shape brush =
+        new BasicStroke(14, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND).createStrokedShape(path);
+    FigureEdit dropAll = new FigureEdit(FigureEdit.Kind.DROP, List.of(new Point(100, 100)), 300);
+    FigureEdit keep = new FigureEdit(FigureEdit.Kind.KEEP, points, 7);
+    Mask kept = figure(picture, dropAll, keep);
+    int covered = 0;
+    int missed = 0;
+    for (int i = 0; i < noise.length; i++) {
+      boolean inside = brush.contains(i % 200 + 0.5, i / 200 + 0.5);
+      covered += inside ? 1 : 0;
+      missed += inside && !kept.values()[i] ? 1 : 0;
+    }
+    assertThat(figure(picture, dropAll).count()).isZero();
+    assertThat(missed).as("of %d", covered).isLessThanOrEqualTo(covered / 1000);
+    // What is joined in the same colour comes along; in noise that is little.
+    assertThat(kept.count()).isLessThan(covered * 5 / 4);
+  }
+
+  @Test
+  void strokesOffThePictureArePassedOver() {
+    Drawing two = twoDiscs();
+    FigureEdit far =
+        new FigureEdit(FigureEdit.Kind.DROP, List.of(new Point(60_000, 60_000)), 60_000);
+    assertThat(figure(two.picture(), far).count()).isEqualTo(figure(two.picture()).count());
+    assertThatThrownBy(() -> new FigureEdit(FigureEdit.Kind.KEEP, List.of(new Point(1, 1)), 1e9))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void readingCanBeStoppedBetweenTwoStrokes() {
+    FigureEdit drop = new FigureEdit(FigureEdit.Kind.DROP, List.of(new Point(100, 100)), 4);
+    int[] asked = new int[1];
+    PixelReader.Progress stopAtTheThird =
+        step -> {
+          if (++asked[0] == 3) {
+            throw new CancellationException();
+          }
+        };
+    Picture picture = twoDiscs().picture();
+    assertThatThrownBy(
+            () ->
+                new PixelReader()
+                    .look(
+                        picture, Marks.none(View.FRONT), List.of(drop, drop, drop), stopAtTheThird))
+        .isInstanceOf(CancellationException.class);
+    assertThat(asked[0]).isEqualTo(3);
   }
 }
