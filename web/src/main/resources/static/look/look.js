@@ -10,6 +10,9 @@
   const size = picture.viewBox.baseVal;
   const unit = Math.max(size.width, size.height);
   let shapes = JSON.parse(work.dataset.shapes);
+  let version = work.dataset.version;
+  /** What another window has kept meanwhile, until the user says which counts. */
+  let theirs = null;
   let tool = 'pick';
 
   const element = (name, attributes, className) => {
@@ -31,20 +34,43 @@
     const name = shape.kind === 'ellipse' ? 'ellipse' : 'path';
     return [element(name, attributes, 'case'), element(name, attributes)];
   };
-  const show = (extra) => notes.replaceChildren(...[...shapes, ...(extra ? [extra] : [])].flatMap(drawn));
+  const isIn = (list, shape) => list.some((other) => JSON.stringify(other) === JSON.stringify(shape));
+  const both = () => (theirs ? [...theirs, ...shapes.filter((shape) => !isIn(theirs, shape))] : shapes);
+  const show = (extra) => notes.replaceChildren(...[...both(), ...(extra ? [extra] : [])].flatMap(drawn));
+
+  const conflict = document.getElementById('notes-conflict');
+  const settle = (chosen) => {
+    shapes = chosen;
+    theirs = null;
+    conflict.hidden = true;
+    show();
+    keep();
+  };
+  conflict.querySelector('[data-keep=mine]').addEventListener('click', () => settle(both()));
+  conflict.querySelector('[data-keep=theirs]').addEventListener('click', () => settle(theirs));
 
   let timer = 0;
   const keep = () => {
     clearTimeout(timer);
+    if (theirs) return;
     kept.hidden = false;
     kept.textContent = kept.dataset.saving;
     timer = setTimeout(async () => {
       try {
         const answer = await fetch(work.dataset.notes, {
           method: 'POST',
-          headers: { 'Content-Type': 'application/json', ...window.penMirror.headers() },
+          headers: { 'Content-Type': 'application/json', 'X-Version': version, ...window.penMirror.headers() },
           body: JSON.stringify(shapes),
         });
+        if (answer.status === 409) {
+          theirs = await answer.json();
+          version = answer.headers.get('X-Version');
+          kept.textContent = kept.dataset.conflict;
+          conflict.hidden = false;
+          show();
+          return;
+        }
+        version = answer.headers.get('X-Version') ?? version;
         if (!answer.ok) throw new Error(String(answer.status));
         kept.textContent = kept.dataset.kept;
       } catch {

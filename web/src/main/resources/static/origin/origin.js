@@ -191,6 +191,9 @@ document.addEventListener('DOMContentLoaded', () => {
   let brush = null;
   let stroke = null;
   const edits = JSON.parse(pane.dataset.edits).edits;
+  let version = pane.dataset.version;
+  /** What another window has kept meanwhile, until the user says which counts. */
+  let theirs = null;
   const editLayer = first.strokes;
   function hold(kind) {
     brush = kind;
@@ -220,20 +223,43 @@ document.addEventListener('DOMContentLoaded', () => {
   function drawEdits() {
     editLayer.replaceChildren();
     if (bare) return;
-    for (const edit of (stroke ? [...edits, stroke] : edits).filter((one) => isOf(one, layer))) {
+    const mine = stroke ? [...edits, stroke] : edits;
+    for (const edit of (theirs ? [...theirs, ...mine] : mine).filter((one) => isOf(one, layer))) {
+      const plain = edit.kind === 'drop' ? '#222326' : '#fff';
       const d = edit.points.map(([x, y], i) => `${i ? 'L' : 'M'}${x} ${y}`).join('') + (edit.kind === 'loop' && edit !== stroke ? 'z' : edit.points.length === 1 ? 'h0.01' : '');
-      svgNode('path', { d, fill: 'none', stroke: edit.kind === 'drop' ? '#222326' : '#fff', 'stroke-width': edit.kind === 'loop' ? 2 * first.view.scale : 2 * edit.radius, 'stroke-opacity': edit.kind === 'loop' ? 1 : 0.45, 'stroke-linecap': 'round', 'stroke-linejoin': 'round' }, editLayer);
+      svgNode('path', { d, fill: 'none', stroke: theirs && mine.includes(edit) ? '#2A80A6' : plain, 'stroke-width': edit.kind === 'loop' ? 2 * first.view.scale : 2 * edit.radius, 'stroke-opacity': edit.kind === 'loop' ? 1 : 0.45, 'stroke-linecap': 'round', 'stroke-linejoin': 'round' }, editLayer);
     }
   }
   const state = $('figure-state');
   let sent = 0;
+  const conflict = $('figure-conflict');
+  /** Another window was quicker: both are shown, and nothing is sent until the user has chosen. */
+  async function meet(reply) {
+    theirs = (await reply.json()).edits;
+    version = reply.headers.get('X-Version');
+    state.textContent = state.dataset.conflict;
+    conflict.hidden = false;
+    drawEdits();
+  }
+  function settle(chosen) {
+    edits.splice(0, edits.length, ...chosen);
+    theirs = null;
+    conflict.hidden = true;
+    drawEdits();
+    send();
+  }
+  conflict.querySelector('[data-keep=mine]').addEventListener('click', () => settle([...edits]));
+  conflict.querySelector('[data-keep=theirs]').addEventListener('click', () => settle(theirs));
   async function send() {
+    if (theirs) return;
     const mine = ++sent;
     state.textContent = state.dataset.saving;
     let kept = false;
     try {
       const body = JSON.stringify({ edits: edits.map((edit) => ({ kind: edit.kind, radius: edit.radius, points: edit.points.map(([x, y]) => [Math.round(10 * x) / 10, Math.round(10 * y) / 10]) })) });
-      const reply = await fetch(pane.dataset.figure, { method: 'POST', headers: { 'Content-Type': 'application/json', ...csrf() }, body });
+      const reply = await fetch(pane.dataset.figure, { method: 'POST', headers: { 'Content-Type': 'application/json', 'X-Version': version, ...csrf() }, body });
+      if (reply.status === 409) { await meet(reply); return; }
+      version = reply.headers.get('X-Version') ?? version;
       if (!reply.ok) throw new Error(String(reply.status));
       kept = true;
       state.textContent = state.dataset.reading;

@@ -26,10 +26,7 @@ import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.studies.StudyStore;
 
-/**
- * A test on the whole application with its own PostgreSQL, which {@code ./pen-mirror test} starts.
- * Begins with an empty library.
- */
+/** A test on the whole application with a PostgreSQL of its own. Begins with an empty library. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @AutoConfigureMockMvc
 public abstract class DatabaseTest {
@@ -42,7 +39,8 @@ public abstract class DatabaseTest {
   static final Path TRAY = newFolder();
 
   @DynamicPropertySource
-  static void tray(DynamicPropertyRegistry properties) {
+  static void own(DynamicPropertyRegistry properties) {
+    TestDatabase.register(properties);
     properties.add("pen-mirror.tray", TRAY::toString);
   }
 

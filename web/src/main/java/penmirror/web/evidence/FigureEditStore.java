@@ -1,18 +1,23 @@
 package penmirror.web.evidence;
 
-import static penmirror.web.storage.generated.Tables.FIGURE_EDIT;
+import static penmirror.web.storage.generated.Tables.FIGURE_STROKE;
+import static penmirror.web.storage.generated.Tables.PICTURE;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.OptionalInt;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.format.FigureEditsJson;
-import penmirror.core.format.FormatException;
 import penmirror.core.measure.FigureEdit;
 
-/** Keeps corrections by hand of what counts as figure. They belong to the picture. */
+/**
+ * Keeps corrections by hand of what counts as figure. They belong to the picture. Each save is a
+ * new version; none is overwritten.
+ */
 @Repository
 public class FigureEditStore {
   private final DSLContext database;
@@ -23,35 +28,62 @@ public class FigureEditStore {
     this.clock = clock;
   }
 
-  /** In the order they were made; none where the figure was never corrected. */
+  /**
+   * The strokes as they stand.
+   *
+   * @param version 0 before any were drawn
+   * @param edits in the order they were made
+   * @param leftOut how many were kept that cannot be used
+   */
+  public record Strokes(int version, List<FigureEdit> edits, int leftOut) {
+    static final Strokes NONE = new Strokes(0, List.of(), 0);
+  }
+
+  /** None where the figure was never corrected. */
   public List<FigureEdit> of(String pictureSha256) {
+    return newest(pictureSha256).edits();
+  }
+
+  public Strokes newest(String pictureSha256) {
     return database
-        .selectFrom(FIGURE_EDIT)
-        .where(FIGURE_EDIT.PICTURE_SHA256.eq(pictureSha256))
-        .fetchOptional(row -> edits(row.getEdits()))
-        .orElse(List.of());
+        .selectFrom(FIGURE_STROKE)
+        .where(FIGURE_STROKE.PICTURE_SHA256.eq(pictureSha256))
+        .orderBy(FIGURE_STROKE.VERSION.desc())
+        .limit(1)
+        .fetchOptional(
+            row -> {
+              FigureEditsJson.Kept kept = FigureEditsJson.kept(row.getEdits().data());
+              return new Strokes(row.getVersion(), kept.edits(), kept.leftOut());
+            })
+        .orElse(Strokes.NONE);
   }
 
-  public void keep(String pictureSha256, List<FigureEdit> edits) {
-    JSONB json = JSONB.valueOf(FigureEditsJson.write(edits));
-    OffsetDateTime now = OffsetDateTime.now(clock);
+  /**
+   * Saves strokes that were drawn from a given version. The newest strokes sent again are no
+   * conflict: a page that never heard the answer may ask twice.
+   *
+   * @return the newest version, or empty when another save came in between: nothing is saved then
+   */
+  @Transactional
+  public OptionalInt save(String pictureSha256, int madeFromVersion, List<FigureEdit> edits) {
+    // Two saves on one picture go one after the other.
     database
-        .insertInto(FIGURE_EDIT)
-        .set(FIGURE_EDIT.PICTURE_SHA256, pictureSha256)
-        .set(FIGURE_EDIT.EDITS, json)
-        .set(FIGURE_EDIT.CHANGED_AT, now)
-        .onConflict(FIGURE_EDIT.PICTURE_SHA256)
-        .doUpdate()
-        .set(FIGURE_EDIT.EDITS, json)
-        .set(FIGURE_EDIT.CHANGED_AT, now)
-        .execute();
-  }
-
-  private static List<FigureEdit> edits(JSONB json) {
-    try {
-      return FigureEditsJson.read(json.data());
-    } catch (FormatException e) {
-      throw new IllegalStateException("Stored strokes cannot be read: " + e.getMessage(), e);
+        .select(PICTURE.SHA256)
+        .from(PICTURE)
+        .where(PICTURE.SHA256.eq(pictureSha256))
+        .forUpdate()
+        .fetch();
+    Strokes newest = newest(pictureSha256);
+    if (newest.version() != madeFromVersion) {
+      return newest.edits().equals(edits) ? OptionalInt.of(newest.version()) : OptionalInt.empty();
     }
+    database
+        .insertInto(FIGURE_STROKE)
+        .set(FIGURE_STROKE.PICTURE_SHA256, pictureSha256)
+        .set(FIGURE_STROKE.VERSION, newest.version() + 1)
+        .set(FIGURE_STROKE.EDITS, JSONB.valueOf(FigureEditsJson.write(edits)))
+        .set(FIGURE_STROKE.SAVED_AT, OffsetDateTime.now(clock))
+        .execute();
+    return OptionalInt.of(newest.version() + 1);
   }
 }

@@ -15,7 +15,6 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Repository;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
-import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 
 /** Keeps markings. Each save is a new version; none is overwritten. */
@@ -33,8 +32,10 @@ public class MarkingStore {
    * The newest marking of a work.
    *
    * @param version 0 when nothing was marked yet
+   * @param leftOut keys of landmarks that were kept and cannot be used
    */
-  public record Marking(int version, Marks marks, Optional<Instant> savedAt) {}
+  public record Marking(
+      int version, Marks marks, Optional<Instant> savedAt, List<String> leftOut) {}
 
   /** A saved version, as history lists it. */
   public record Saved(int version, Instant at, String by, int points) {}
@@ -46,12 +47,15 @@ public class MarkingStore {
         .orderBy(MARKING.VERSION.desc())
         .limit(1)
         .fetchOptional(
-            row ->
-                new Marking(
-                    row.get(MARKING.VERSION),
-                    marks(view, row.get(MARKING.LANDMARKS)),
-                    Optional.of(row.get(MARKING.SAVED_AT).toInstant())))
-        .orElse(new Marking(0, Marks.none(view), Optional.empty()));
+            row -> {
+              MarksFile.Kept kept = kept(view, row.get(MARKING.LANDMARKS));
+              return new Marking(
+                  row.get(MARKING.VERSION),
+                  kept.marks(),
+                  Optional.of(row.get(MARKING.SAVED_AT).toInstant()),
+                  kept.leftOut());
+            })
+        .orElse(new Marking(0, Marks.none(view), Optional.empty(), List.of()));
   }
 
   /** The newest landmarks of every work in a study that has any, by work. */
@@ -66,7 +70,7 @@ public class MarkingStore {
         .orderBy(MARKING.WORK_ID, MARKING.VERSION.desc())
         .fetchMap(
             MARKING.WORK_ID,
-            row -> marks(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)));
+            row -> kept(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)).marks());
   }
 
   /** The marking last saved on any work that shows a picture; none where nothing was marked. */
@@ -79,7 +83,8 @@ public class MarkingStore {
         .where(WORK.PICTURE_SHA256.eq(pictureSha256))
         .orderBy(MARKING.SAVED_AT.desc(), MARKING.VERSION.desc())
         .limit(1)
-        .fetchOptional(row -> marks(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)))
+        .fetchOptional(
+            row -> kept(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)).marks())
         .orElse(Marks.none(View.FRONT));
   }
 
@@ -131,7 +136,7 @@ public class MarkingStore {
                     row.getVersion(),
                     row.getSavedAt().toInstant(),
                     row.getMadeBy(),
-                    marks(View.FRONT, row.getLandmarks()).landmarks().size()));
+                    kept(View.FRONT, row.getLandmarks()).marks().landmarks().size()));
   }
 
   /** One version; empty when there is none of that number. */
@@ -139,14 +144,10 @@ public class MarkingStore {
     return database
         .selectFrom(MARKING)
         .where(MARKING.WORK_ID.eq(workId), MARKING.VERSION.eq(version))
-        .fetchOptional(row -> marks(view, row.getLandmarks()));
+        .fetchOptional(row -> kept(view, row.getLandmarks()).marks());
   }
 
-  static Marks marks(View view, JSONB landmarks) {
-    try {
-      return MarksFile.ofLandmarksJson(view, landmarks.data());
-    } catch (FormatException e) {
-      throw new IllegalStateException("A stored marking cannot be read: " + e.getMessage(), e);
-    }
+  static MarksFile.Kept kept(View view, JSONB landmarks) {
+    return MarksFile.keptLandmarks(view, landmarks.data());
   }
 }

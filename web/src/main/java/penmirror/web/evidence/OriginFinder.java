@@ -6,12 +6,12 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.Marks;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.EvidenceJson;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.PixelEvidence;
 import penmirror.core.measure.PixelReader;
+import penmirror.web.opening.PictureOpener;
 
 /**
  * Reads a picture anew with all that its readings come from. The last few are kept, told by
@@ -25,7 +25,7 @@ public class OriginFinder {
   private final PixelReadingStore pictures;
   private final MarkingStore markings;
   private final FigureEditStore edits;
-  private final Desk desk;
+  private final PictureOpener opener;
   private final Map<Key, PixelEvidence> kept =
       new LinkedHashMap<>(4, 0.75f, true) {
         @Override
@@ -35,11 +35,14 @@ public class OriginFinder {
       };
 
   OriginFinder(
-      PixelReadingStore pictures, MarkingStore markings, FigureEditStore edits, Desk desk) {
+      PixelReadingStore pictures,
+      MarkingStore markings,
+      FigureEditStore edits,
+      PictureOpener opener) {
     this.pictures = pictures;
     this.markings = markings;
     this.edits = edits;
-    this.desk = desk;
+    this.opener = opener;
   }
 
   private record Key(String sha256, Marks marks, List<FigureEdit> edits) {}
@@ -60,19 +63,15 @@ public class OriginFinder {
     if (file.isEmpty()) {
       return Optional.empty();
     }
-    try (Desk.Place place = desk.forTakingIn()) {
-      PixelEvidence found =
-          new PixelReader()
-              .look(
-                  new PictureReader().open(file.get()).picture(),
-                  key.marks(),
-                  key.edits(),
-                  step -> {});
-      synchronized (kept) {
-        kept.put(key, found);
-      }
-      return Optional.of(found);
+    PixelEvidence found =
+        opener.openToRead(
+            file.get(),
+            opened ->
+                new PixelReader().look(opened.picture(), key.marks(), key.edits(), step -> {}));
+    synchronized (kept) {
+      kept.put(key, found);
     }
+    return Optional.of(found);
   }
 
   /** The same as a page draws it. */

@@ -11,19 +11,23 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import penmirror.core.figure.Marks;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
+import penmirror.web.opening.PictureOpener;
 
 /**
  * Reads pixels in the background. Jobs lie in PostgreSQL: one that was cut off by a restart is
@@ -44,7 +48,8 @@ public class PixelReading {
   private final PixelReadingStore store;
   private final MarkingStore markings;
   private final FigureEditStore edits;
-  private final Desk desk;
+  private final PictureOpener opener;
+  private final MessageSource messages;
   private final Clock clock;
   private final Scheduler scheduler;
 
@@ -52,13 +57,15 @@ public class PixelReading {
       PixelReadingStore store,
       MarkingStore markings,
       FigureEditStore edits,
-      Desk desk,
+      PictureOpener opener,
+      MessageSource messages,
       DataSource dataSource,
       Clock clock) {
     this.store = store;
     this.markings = markings;
     this.edits = edits;
-    this.desk = desk;
+    this.opener = opener;
+    this.messages = messages;
     this.clock = clock;
     OneTimeTask<String> task =
         Tasks.oneTime(READ_PIXELS)
@@ -82,7 +89,9 @@ public class PixelReading {
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
     scheduler.start();
-    store.outdated(PixelReader.ALGORITHM_VERSION).forEach(this::ask);
+    store.outdated(PixelReader.ALGORITHM_VERSION).forEach(this::await);
+    // Whatever ended the application, each that waits gets its job again.
+    store.underWay().forEach(sha256 -> schedule(sha256, "", clock.instant()));
   }
 
   @PreDestroy
@@ -90,9 +99,18 @@ public class PixelReading {
     scheduler.stop();
   }
 
-  /** Has a picture read, unless it has been read or is waiting already. */
+  /**
+   * Notes that a picture is to be read, unless it has been read or is waiting already; part of the
+   * transaction that takes it in. {@link #ask} then sees to it.
+   */
+  public void await(String pictureSha256) {
+    store.await(pictureSha256, PixelReader.ALGORITHM_VERSION);
+  }
+
+  /** Has a picture read, unless it has been read. */
   public void ask(String pictureSha256) {
-    if (store.await(pictureSha256, PixelReader.ALGORITHM_VERSION)) {
+    await(pictureSha256);
+    if (store.isUnderWay(pictureSha256)) {
       schedule(pictureSha256, "", clock.instant());
     }
   }
@@ -139,19 +157,14 @@ public class PixelReading {
     }
     store.reopen(sha256);
     Marks heeded = markings.newestOnPicture(sha256).confirmed();
-    try (Desk.Place place = desk.forReading()) {
+    try {
       PixelReadings readings =
-          new PixelReader()
-              .look(
-                  new PictureReader().open(file.get()).picture(),
-                  heeded,
-                  edits.of(sha256),
-                  step -> {
-                    if (!store.beginStep(sha256, step)) {
-                      throw new CancellationException();
-                    }
-                  })
-              .readings();
+          opener.openInBackground(
+              file.get(),
+              opened ->
+                  new PixelReader()
+                      .look(opened.picture(), heeded, edits.of(sha256), step -> begin(sha256, step))
+                      .readings());
       store.finish(sha256, readings);
       if (PixelReader.heedsOtherwise(heeded, markings.newestOnPicture(sha256))) {
         askOnceMarksRest(sha256); // It was marked while it was read.
@@ -160,6 +173,18 @@ public class PixelReading {
       LOG.info("Reading of picture {} was stopped.", sha256);
     } catch (UnusablePictureException e) {
       store.fail(sha256, String.valueOf(e.getMessage()));
+    } catch (DataAccessException | TransactionException e) {
+      throw e; // The database is away; the job is tried again.
+    } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+      // Tried again it would only fail again.
+      LOG.error("Picture {} could not be read.", sha256, e);
+      store.fail(sha256, messages.getMessage("reading.fault", new Object[0], Locale.ENGLISH));
+    }
+  }
+
+  private void begin(String sha256, PixelReader.Step step) {
+    if (!store.beginStep(sha256, step)) {
+      throw new CancellationException();
     }
   }
 }

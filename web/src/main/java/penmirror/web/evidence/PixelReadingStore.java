@@ -10,9 +10,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.jooq.Record;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Repository;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.PixelReadingsJson;
@@ -22,6 +25,11 @@ import penmirror.core.measure.PixelReadings;
 /** Keeps what pixels told, and how far the reading of each picture is. */
 @Repository
 public class PixelReadingStore {
+  private static final Logger LOG = LoggerFactory.getLogger(PixelReadingStore.class);
+
+  private static final Condition IS_UNDER_WAY =
+      PIXEL_READING.STATE.in(State.WAITING.word(), State.READING.word());
+
   private final DSLContext database;
   private final Clock clock;
 
@@ -89,7 +97,7 @@ public class PixelReadingStore {
     return new Progress(
         State.valueOf(row.get(PIXEL_READING.STATE).toUpperCase(Locale.ROOT)),
         step(row.get(PIXEL_READING.STEP)),
-        Optional.ofNullable(row.get(PIXEL_READING.READINGS)).map(PixelReadingStore::readings),
+        Optional.ofNullable(row.get(PIXEL_READING.READINGS)).flatMap(PixelReadingStore::readings),
         row.get(PIXEL_READING.MESSAGE));
   }
 
@@ -134,6 +142,20 @@ public class PixelReadingStore {
         .fetch(PIXEL_READING.PICTURE_SHA256);
   }
 
+  /** Pictures that wait to be read, or were being read when the application ended. */
+  List<String> underWay() {
+    return database
+        .select(PIXEL_READING.PICTURE_SHA256)
+        .from(PIXEL_READING)
+        .where(IS_UNDER_WAY)
+        .fetch(PIXEL_READING.PICTURE_SHA256);
+  }
+
+  boolean isUnderWay(String sha256) {
+    return database.fetchExists(
+        PIXEL_READING, PIXEL_READING.PICTURE_SHA256.eq(sha256).and(IS_UNDER_WAY));
+  }
+
   /** False when the reading was stopped meanwhile. */
   boolean beginStep(String sha256, Step step) {
     return database
@@ -141,9 +163,7 @@ public class PixelReadingStore {
             .set(PIXEL_READING.STATE, State.READING.word())
             .set(PIXEL_READING.STEP, step.name())
             .set(PIXEL_READING.CHANGED_AT, OffsetDateTime.now(clock))
-            .where(
-                PIXEL_READING.PICTURE_SHA256.eq(sha256),
-                PIXEL_READING.STATE.in(State.WAITING.word(), State.READING.word()))
+            .where(PIXEL_READING.PICTURE_SHA256.eq(sha256), IS_UNDER_WAY)
             .execute()
         > 0;
   }
@@ -152,9 +172,7 @@ public class PixelReadingStore {
     database
         .update(PIXEL_READING)
         .set(PIXEL_READING.STATE, State.STOPPED.word())
-        .where(
-            PIXEL_READING.PICTURE_SHA256.eq(sha256),
-            PIXEL_READING.STATE.in(State.WAITING.word(), State.READING.word()))
+        .where(PIXEL_READING.PICTURE_SHA256.eq(sha256), IS_UNDER_WAY)
         .execute();
   }
 
@@ -192,11 +210,13 @@ public class PixelReadingStore {
     return name.isEmpty() ? Optional.empty() : Optional.of(Step.valueOf(name));
   }
 
-  private static PixelReadings readings(JSONB json) {
+  /** Empty where what was kept cannot be used: then there is no reading, as before it was read. */
+  private static Optional<PixelReadings> readings(JSONB json) {
     try {
-      return PixelReadingsJson.read(json.data());
+      return Optional.of(PixelReadingsJson.read(json.data()));
     } catch (FormatException e) {
-      throw new IllegalStateException("Stored readings cannot be read: " + e.getMessage(), e);
+      LOG.warn("Stored readings cannot be used: {}", e.getMessage());
+      return Optional.empty();
     }
   }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.format.MarksFile;
@@ -25,7 +26,21 @@ public class RepeatStore {
     this.clock = clock;
   }
 
+  /** The same two markings sent again are one pair: no hand places a figure twice so exactly. */
+  @Transactional
   public void keep(long workId, TechnicalError.Pair pair) {
+    database.select(WORK.ID).from(WORK).where(WORK.ID.eq(workId)).forUpdate().fetch();
+    boolean isThere =
+        database.fetchExists(
+            REPEAT_MARKING,
+            REPEAT_MARKING
+                .WORK_ID
+                .eq(workId)
+                .and(REPEAT_MARKING.FIRST_LANDMARKS.eq(json(pair.first())))
+                .and(REPEAT_MARKING.SECOND_LANDMARKS.eq(json(pair.second()))));
+    if (isThere) {
+      return;
+    }
     database
         .insertInto(REPEAT_MARKING)
         .set(REPEAT_MARKING.WORK_ID, workId)
@@ -49,8 +64,8 @@ public class RepeatStore {
                 row -> {
                   View view = View.ofWord(row.value3());
                   return new TechnicalError.Pair(
-                      MarkingStore.marks(view, row.value1()),
-                      MarkingStore.marks(view, row.value2()));
+                      MarkingStore.kept(view, row.value1()).marks(),
+                      MarkingStore.kept(view, row.value2()).marks());
                 });
     return TechnicalError.of(pairs);
   }

@@ -1,15 +1,17 @@
 package penmirror.web.gather;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSource;
 import org.springframework.http.HttpStatus;
@@ -31,13 +33,18 @@ import penmirror.core.figure.View;
 import penmirror.core.file.PictureFormat;
 import penmirror.core.file.PictureLimits;
 import penmirror.core.file.Resolution;
+import penmirror.core.geometry.Reach;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.web.evidence.EvidenceFinder;
-import penmirror.web.evidence.MarkingStore;
+import penmirror.web.layout.Conflict;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.sending.Sent;
+import penmirror.web.sending.SubmissionStore;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.ScopeStore;
@@ -50,13 +57,17 @@ import penmirror.web.studies.WorkStore;
 /** The wall of works, and the door through which pictures come in. */
 @Controller
 class GatherController {
+  private static final int LONGEST_NOTE = 500;
+
   private final StudyStore studies;
   private final WorkStore works;
   private final WallStore places;
   private final ScanStore scans;
   private final Intake intake;
+  private final Describing describing;
+  private final Splitting splitting;
+  private final SubmissionStore submissions;
   private final EvidenceFinder evidence;
-  private final MarkingStore markings;
   private final Wall wall;
   private final LookAlikes lookAlikes;
   private final CoverageTable coverage;
@@ -70,8 +81,10 @@ class GatherController {
       WallStore places,
       ScanStore scans,
       Intake intake,
+      Describing describing,
+      Splitting splitting,
+      SubmissionStore submissions,
       EvidenceFinder evidence,
-      MarkingStore markings,
       Wall wall,
       LookAlikes lookAlikes,
       CoverageTable coverage,
@@ -83,8 +96,10 @@ class GatherController {
     this.places = places;
     this.scans = scans;
     this.intake = intake;
+    this.describing = describing;
+    this.splitting = splitting;
+    this.submissions = submissions;
     this.evidence = evidence;
-    this.markings = markings;
     this.wall = wall;
     this.lookAlikes = lookAlikes;
     this.coverage = coverage;
@@ -161,15 +176,7 @@ class GatherController {
               "", new Intake.Refused(text("gather.large", name, megabytes, limit / 1048576))));
     }
     return List.of(
-        new Intake.Named(
-            name,
-            intake.take(
-                into.studyId(),
-                file.getBytes(),
-                into.role(),
-                Intake.titleOf(name),
-                into.credit(),
-                into.view())));
+        new Intake.Named(name, intake.take(into, file.getBytes(), Intake.titleOf(name))));
   }
 
   /** An OpenRaster picture is a zip too, and not meant. */
@@ -203,8 +210,23 @@ class GatherController {
       @PathVariable long studyId,
       @PathVariable long workId,
       WorkForm form,
-      @RequestParam(defaultValue = "NUMBER") Wall.Order order) {
-    describe(works.require(studyId, workId), form, false);
+      @RequestParam(defaultValue = "NUMBER") Wall.Order order,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    if (describing.describe(studyId, workId, form) instanceof Describing.Outdated outdated) {
+      response.setStatus(HttpStatus.CONFLICT.value());
+      fill(model, studies.require(studyId), Optional.of(workId), order, List.of());
+      model.addAttribute(
+          "conflict",
+          Conflict.between(
+              outdated.theirs(),
+              outdated.mine(),
+              request.getRequestURI(),
+              request.getParameterMap(),
+              outdated.now().version()));
+      return "gather/page";
+    }
     return "redirect:" + wallOf(studyId, workId, order);
   }
 
@@ -216,26 +238,11 @@ class GatherController {
       WorkForm form,
       @RequestParam(defaultValue = "NUMBER") Wall.Order order) {
     studies.require(studyId);
-    for (long workId : chosen) {
-      describe(works.require(studyId, workId), form, true);
+    if (chosen.isEmpty()) {
+      throw new RefusedException("gather.many.none");
     }
+    describing.describeMany(studyId, chosen, form);
     return "redirect:" + wallOf(studyId, chosen.get(0), order);
-  }
-
-  private void describe(Work work, WorkForm form, boolean many) {
-    Set<Part> shown = wall.sight(work).parts();
-    Map<String, Boolean> saidBefore = works.saidParts(work.id());
-    works.describe(
-        work.id(),
-        many ? work.title() : form.titleFor(work),
-        form.creditFor(work, many),
-        form.viewFor(work));
-    works.tag(work.id(), form.tagsFor(work, many));
-    if (form.asksParts()) {
-      Work now = works.require(work.studyId(), work.id());
-      works.sayParts(work.id(), form.said(shown, saidBefore, wall.sightBeforeWords(now).parts()));
-    }
-    works.giveRole(works.require(work.studyId(), work.id()), form.roleFor(work));
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/left-out")
@@ -291,6 +298,9 @@ class GatherController {
     studies.require(studyId);
     Map<Long, WallStore.Place> newPlaces = new LinkedHashMap<>();
     for (Moved one : moved) {
+      if (!Reach.holds(one.x()) || !Reach.holds(one.y()) || !Reach.holds(one.width())) {
+        throw new RefusedException("fault.form.unreadable");
+      }
       newPlaces.put(
           one.work(),
           new WallStore.Place(
@@ -311,36 +321,33 @@ class GatherController {
       @RequestParam boolean on) {
     studies.require(studyId);
     if (on) {
-      String cut = note.strip().length() > 500 ? note.strip().substring(0, 500) : note.strip();
-      places.improvise(studyId, new WallStore.Improvised(part, view, cut));
+      places.improvise(
+          studyId,
+          new WallStore.Improvised(
+              known(part, Part.ofWord(part).isPresent()),
+              known(view, Arrays.stream(View.values()).anyMatch(v -> v.word().equals(view))),
+              Texts.cut(note, LONGEST_NOTE)));
     } else {
       places.reopen(studyId, part, view);
     }
     return "redirect:/studies/" + studyId + "/gather";
   }
 
+  /** A word that is one of those that are known, or empty for all of them. */
+  private static String known(String word, boolean isKnown) {
+    if (!isKnown && !word.isEmpty()) {
+      throw new RefusedException("fault.form.word", Texts.cut(word, 40));
+    }
+    return word;
+  }
+
   /** A study of its own for one manner or one period; this one keeps all its works. */
   @PostMapping("/studies/{studyId}/split")
-  String split(@PathVariable long studyId, @RequestParam String word) {
+  String split(@PathVariable long studyId, @RequestParam String word, Sent sent) {
     Study study = studies.require(studyId);
-    List<Work> chosen =
-        works.inRole(studyId, Work.Role.SOURCE).stream()
-            .filter(w -> w.tags().manner().equals(word) || w.tags().period().equals(word))
-            .toList();
-    if (chosen.isEmpty()) {
-      return "redirect:/studies/" + studyId + "/gather";
-    }
-    long split =
-        studies.begin(
-            Work.cutTitle(study.name() + ", " + word),
-            study.illustrator(),
-            study.reason(),
-            study.credit());
-    for (Work work : chosen) {
-      long copy = works.copyInto(split, work);
-      markings.save(copy, 0, evidence.of(work).marks());
-    }
-    return "redirect:/studies/" + split + "/gather";
+    return submissions.once(
+        sent,
+        () -> "redirect:/studies/" + splitting.split(study, word).orElse(studyId) + "/gather");
   }
 
   private static String wallOf(long studyId, long workId, Wall.Order order) {

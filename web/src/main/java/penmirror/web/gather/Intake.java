@@ -6,17 +6,24 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureLimits;
 import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
-import penmirror.web.evidence.Desk;
 import penmirror.web.evidence.PixelReading;
+import penmirror.web.layout.Texts;
+import penmirror.web.opening.BusyException;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.Work.Role;
@@ -25,26 +32,31 @@ import penmirror.web.studies.WorkStore;
 /** Takes files in: opens each, keeps the untouched bytes, and has its pixels read. */
 @Component
 public class Intake {
+  private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
+  private static final int LONGEST_CREDIT = 500;
+
   /** More files in one zip are more likely an accident than a collection. */
   private static final int MOST_ENTRIES = 1500;
 
   private final WorkStore works;
   private final PictureCopies copies;
   private final PixelReading pixelReading;
-  private final Desk desk;
+  private final PictureOpener opener;
+  private final TransactionTemplate transactions;
   private final MessageSource messages;
-  private final PictureReader reader = new PictureReader();
 
   Intake(
       WorkStore works,
       PictureCopies copies,
       PixelReading pixelReading,
-      Desk desk,
+      PictureOpener opener,
+      TransactionTemplate transactions,
       MessageSource messages) {
     this.works = works;
     this.copies = copies;
     this.pixelReading = pixelReading;
-    this.desk = desk;
+    this.opener = opener;
+    this.transactions = transactions;
     this.messages = messages;
   }
 
@@ -71,23 +83,66 @@ public class Intake {
 
   public Outcome take(
       long studyId, byte[] bytes, Role role, String title, String credit, View view) {
-    NewPicture picture;
-    List<PictureCopies.Copy> made;
-    try (Desk.Place place = desk.forTakingIn()) {
-      PictureReader.Opened opened = reader.open(bytes);
-      picture = NewPicture.of(bytes, opened);
-      made = PictureCopies.firstOf(opened);
+    return take(new Into(studyId, role, credit, view), bytes, title);
+  }
+
+  /** Takes in one file. */
+  public Outcome take(Into into, byte[] bytes, String title) {
+    return take(into, bytes, title, placed -> {});
+  }
+
+  /**
+   * Takes in one file. Work, copies, the job to read it and what is done along with it are one
+   * transaction.
+   *
+   * @param along done with the work, new or not
+   */
+  public Outcome take(Into into, byte[] bytes, String title, Consumer<WorkStore.Placed> along) {
+    Prepared prepared;
+    try {
+      prepared =
+          opener.open(
+              bytes,
+              opened -> new Prepared(NewPicture.of(bytes, opened), PictureCopies.firstOf(opened)));
     } catch (UnusablePictureException e) {
       return new Refused(String.valueOf(e.getMessage()));
+    } catch (BusyException e) {
+      return new Refused(text("fault.busy"));
+    } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+      // A fault of ours on one file is no reason to leave the others out.
+      LOG.error("A picture of {} bytes could not be opened.", bytes.length, e);
+      return new Refused(text("reading.fault"));
     }
+    NewPicture picture = prepared.picture();
     // The database writes this one while the next is opened.
-    WorkStore.Placed placed = works.take(studyId, picture, role, title, credit, view);
+    WorkStore.Placed placed =
+        Objects.requireNonNull(
+            transactions.execute(status -> placed(into, prepared, title, along)));
     if (!placed.isNew()) {
       return new AlreadyHere(placed.work());
     }
-    copies.keep(picture.sha256(), made);
     pixelReading.ask(picture.sha256());
     return new Taken(placed.work().id(), picture.profile() == PictureReader.Profile.BROKEN);
+  }
+
+  private record Prepared(NewPicture picture, List<PictureCopies.Copy> copies) {}
+
+  private WorkStore.Placed placed(
+      Into into, Prepared prepared, String title, Consumer<WorkStore.Placed> along) {
+    WorkStore.Placed placed =
+        works.take(
+            into.studyId(),
+            prepared.picture(),
+            into.role(),
+            title,
+            Texts.cut(into.credit(), LONGEST_CREDIT),
+            into.view());
+    if (placed.isNew()) {
+      copies.keep(prepared.picture().sha256(), prepared.copies());
+      pixelReading.await(prepared.picture().sha256());
+    }
+    along.accept(placed);
+    return placed;
   }
 
   /** Takes in every picture of a zip; those that cannot be used are named, the others come in. */
@@ -123,7 +178,7 @@ public class Intake {
     if (bytes.length > limit) {
       return new Refused(text("gather.zip.large", limit / 1048576));
     }
-    return take(into.studyId(), bytes, into.role(), titleOf(name), into.credit(), into.view());
+    return take(into, bytes, titleOf(name));
   }
 
   /** Files that operating systems put into zips beside the user's own. */

@@ -9,8 +9,8 @@ import penmirror.core.file.PngWriter;
 import penmirror.core.file.Renditions;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.raster.Picture;
-import penmirror.web.evidence.Desk;
 import penmirror.web.layout.NotFoundException;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.PictureStore.PictureFile;
 
@@ -26,11 +26,11 @@ class PictureCopies {
   private static final int FULL_SIZE = 0;
 
   private final PictureStore pictures;
-  private final Desk desk;
+  private final PictureOpener opener;
 
-  PictureCopies(PictureStore pictures, Desk desk) {
+  PictureCopies(PictureStore pictures, PictureOpener opener) {
     this.pictures = pictures;
-    this.desk = desk;
+    this.opener = opener;
   }
 
   /** A copy that was made and is not kept yet. */
@@ -70,19 +70,23 @@ class PictureCopies {
   }
 
   private PictureFile made(String sha256, int longerSide) {
-    try (Desk.Place place = desk.forTakingIn()) {
-      // Somebody may have made it while this one waited.
-      Optional<PictureFile> before = pictures.rendition(sha256, longerSide);
-      if (before.isPresent()) {
-        return before.get();
-      }
-      Picture picture = new PictureReader().open(pictures.file(sha256).bytes()).picture();
-      PictureFile copy = longerSide == FULL_SIZE ? png(picture) : small(picture, longerSide);
-      pictures.keepRendition(sha256, longerSide, copy);
-      return copy;
+    try {
+      return opener.open(
+          pictures.file(sha256).bytes(),
+          opened ->
+              // Somebody may have made it while this one waited.
+              pictures
+                  .rendition(sha256, longerSide)
+                  .orElseGet(() -> kept(sha256, longerSide, opened.picture())));
     } catch (UnusablePictureException e) {
       throw new IllegalStateException("A kept picture cannot be opened any more: " + sha256, e);
     }
+  }
+
+  private PictureFile kept(String sha256, int longerSide, Picture picture) {
+    PictureFile copy = longerSide == FULL_SIZE ? png(picture) : small(picture, longerSide);
+    pictures.keepRendition(sha256, longerSide, copy);
+    return copy;
   }
 
   private static PictureFile small(Picture picture, int longerSide) {

@@ -12,6 +12,9 @@ import penmirror.core.figure.Framing;
 import penmirror.core.figure.Kind;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
+import penmirror.web.layout.Choice;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.Work.Tags;
 
@@ -21,6 +24,7 @@ import penmirror.web.studies.Work.Tags;
  *
  * @param light degrees, or "none"
  * @param parts words of the parts that are ticked; null if parts were not asked
+ * @param version of the work the form was filled from; null if it does not heed that
  */
 record WorkForm(
     @Nullable String title,
@@ -36,7 +40,8 @@ record WorkForm(
     @Nullable String light,
     @Nullable String notes,
     @Nullable Boolean askedParts,
-    @Nullable List<String> parts) {
+    @Nullable List<String> parts,
+    @Nullable Integer version) {
   private static final int LONGEST_CREDIT = 500;
   private static final int LONGEST_TAG = 100;
   private static final int LONGEST_NOTES = 4000;
@@ -49,15 +54,15 @@ record WorkForm(
   String creditFor(Work work, boolean many) {
     return credit == null || (many && credit.isBlank())
         ? work.credit()
-        : cut(credit.strip(), LONGEST_CREDIT);
+        : Texts.cut(credit, LONGEST_CREDIT);
   }
 
   View viewFor(Work work) {
-    return view == null || view.isEmpty() ? work.view() : View.valueOf(view);
+    return view == null || view.isEmpty() ? work.view() : Choice.of(View.class, view);
   }
 
   Work.Role roleFor(Work work) {
-    return role == null || role.isEmpty() ? work.role() : Work.Role.valueOf(role);
+    return role == null || role.isEmpty() ? work.role() : Choice.of(Work.Role.class, role);
   }
 
   Tags tagsFor(Work work, boolean many) {
@@ -103,17 +108,23 @@ record WorkForm(
     if (light == null || light.isEmpty()) {
       return before.lightDegrees();
     }
-    return light.equals(NONE)
-        ? OptionalInt.empty()
-        : OptionalInt.of(Math.floorMod(Integer.parseInt(light), 360));
+    if (light.equals(NONE)) {
+      return OptionalInt.empty();
+    }
+    try {
+      return OptionalInt.of(Math.floorMod(Integer.parseInt(light), 360));
+    } catch (NumberFormatException e) {
+      throw new RefusedException("fault.form.word", Texts.cut(light, 40));
+    }
   }
 
   private static double weightOf(String text) {
-    double weight = Double.parseDouble(text);
-    if (weight != 0.5 && weight != 1 && weight != 2) {
-      throw new IllegalArgumentException("A work counts half, once or twice, got " + text + ".");
-    }
-    return weight;
+    return switch (text) {
+      case "0.5" -> 0.5;
+      case "1", "1.0" -> 1;
+      case "2", "2.0" -> 2;
+      default -> throw new RefusedException("fault.form.word", Texts.cut(text, 40));
+    };
   }
 
   private static <E extends Enum<E>> Optional<E> choice(
@@ -121,14 +132,10 @@ record WorkForm(
     if (sent == null || sent.isEmpty()) {
       return before;
     }
-    return sent.equals(NONE) ? Optional.empty() : Optional.of(Enum.valueOf(type, sent));
+    return sent.equals(NONE) ? Optional.empty() : Optional.of(Choice.of(type, sent));
   }
 
   private static String text(@Nullable String sent, String before, boolean many, int longest) {
-    return sent == null || (many && sent.isBlank()) ? before : cut(sent.strip(), longest);
-  }
-
-  private static String cut(String text, int longest) {
-    return text.length() <= longest ? text : text.substring(0, longest);
+    return sent == null || (many && sent.isBlank()) ? before : Texts.cut(sent, longest);
   }
 }

@@ -2,22 +2,31 @@ package penmirror.web.layout;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.sql.SQLTransientConnectionException;
+import java.sql.SQLException;
 import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.MessageSource;
-import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
-import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.BindException;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.format.FormatException;
+import penmirror.web.opening.BusyException;
 
-/** Tells what went wrong in plain words: what happened, what to do, what was kept. */
+/**
+ * Tells what went wrong in plain words: what happened, what to do, what was kept. Use cases are one
+ * transaction each, so a fault on the way leaves everything as it was.
+ */
 @ControllerAdvice
 class Faults {
   private static final Logger LOG = LoggerFactory.getLogger(Faults.class);
@@ -32,17 +41,49 @@ class Faults {
   ModelAndView notFound(
       NotFoundException fault, HttpServletRequest request, HttpServletResponse response) {
     String asked = String.valueOf(fault.asked());
-    return page(
-        request,
-        response,
-        HttpStatus.NOT_FOUND,
-        messages.getMessage(fault.messageKey(), new Object[] {asked}, Locale.ENGLISH));
+    return page(request, response, HttpStatus.NOT_FOUND, text(fault.messageKey(), asked));
   }
 
-  @ExceptionHandler({MethodArgumentTypeMismatchException.class, NoResourceFoundException.class})
+  @ExceptionHandler(RefusedException.class)
+  ModelAndView refused(
+      RefusedException fault, HttpServletRequest request, HttpServletResponse response) {
+    return page(request, response, HttpStatus.BAD_REQUEST, text(fault.messageKey(), fault.about()));
+  }
+
+  /** Both say what was expected and what to do next. */
+  @ExceptionHandler({FormatException.class, UnusablePictureException.class})
+  ModelAndView unfit(Exception fault, HttpServletRequest request, HttpServletResponse response) {
+    return page(request, response, HttpStatus.BAD_REQUEST, String.valueOf(fault.getMessage()));
+  }
+
+  @ExceptionHandler(BusyException.class)
+  ModelAndView busy(BusyException fault, HttpServletRequest request, HttpServletResponse response) {
+    return page(request, response, HttpStatus.SERVICE_UNAVAILABLE, text("fault.busy"));
+  }
+
+  @ExceptionHandler(NoResourceFoundException.class)
   ModelAndView noSuchPage(
       Exception fault, HttpServletRequest request, HttpServletResponse response) {
     return page(request, response, HttpStatus.NOT_FOUND, text("fault.page.unknown"));
+  }
+
+  /** A number in an address that is none is no page; a word in a form that is none is refused. */
+  @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+  ModelAndView mismatch(
+      MethodArgumentTypeMismatchException fault,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    if (fault.getParameter().hasParameterAnnotation(PathVariable.class)) {
+      return noSuchPage(fault, request, response);
+    }
+    String word = Texts.cut(String.valueOf(fault.getValue()), 40);
+    return page(request, response, HttpStatus.BAD_REQUEST, text("fault.form.word", word));
+  }
+
+  @ExceptionHandler({HttpMessageNotReadableException.class, BindException.class})
+  ModelAndView unreadable(
+      Exception fault, HttpServletRequest request, HttpServletResponse response) {
+    return page(request, response, HttpStatus.BAD_REQUEST, text("fault.form.unreadable"));
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)
@@ -53,33 +94,53 @@ class Faults {
     return page(request, response, HttpStatus.valueOf(413), text("fault.upload.large"));
   }
 
-  @ExceptionHandler({
-    DataAccessException.class,
-    CannotCreateTransactionException.class,
-    org.jooq.exception.DataAccessException.class,
-    SQLTransientConnectionException.class
-  })
-  ModelAndView storeDown(
-      Exception fault, HttpServletRequest request, HttpServletResponse response) {
-    LOG.warn("The database did not answer: {}", fault.getMessage());
-    return page(request, response, HttpStatus.SERVICE_UNAVAILABLE, text("fault.store.down"));
+  /** Everything else: what the framework refuses, what the database says, and faults of ours. */
+  @ExceptionHandler(Exception.class)
+  ModelAndView other(Exception fault, HttpServletRequest request, HttpServletResponse response) {
+    if (fault instanceof ErrorResponse told && told.getStatusCode().is4xxClientError()) {
+      HttpStatusCode status = told.getStatusCode();
+      return page(request, response, status, text("fault.form.unreadable"));
+    }
+    for (Throwable cause = fault; cause != null; cause = cause.getCause()) {
+      if (cause instanceof SQLException sql) {
+        return stored(StoreFault.of(sql), fault, request, response);
+      }
+      if (StoreFault.isFullDisk(cause)) {
+        return stored(StoreFault.FULL, fault, request, response);
+      }
+    }
+    LOG.error("{} {} failed.", request.getMethod(), request.getRequestURI(), fault);
+    return page(request, response, HttpStatus.INTERNAL_SERVER_ERROR, text("fault.other"));
+  }
+
+  private ModelAndView stored(
+      StoreFault kind, Exception fault, HttpServletRequest request, HttpServletResponse response) {
+    if (kind == StoreFault.OTHER) {
+      LOG.error("{} {} failed.", request.getMethod(), request.getRequestURI(), fault);
+    } else {
+      LOG.warn("The database said {}: {}", kind, fault.getMessage());
+    }
+    return page(request, response, HttpStatus.valueOf(kind.status()), text(kind.messageKey()));
   }
 
   /** A fragment for htmx and scripts, a page for the browser. */
   private static ModelAndView page(
-      HttpServletRequest request, HttpServletResponse response, HttpStatus status, String text) {
+      HttpServletRequest request,
+      HttpServletResponse response,
+      HttpStatusCode status,
+      String text) {
     boolean partial =
         request.getHeader("HX-Request") != null || request.getHeader("X-Bench") != null;
     // The fault goes to its own place on the page, so that what was there stays.
     response.setHeader("HX-Retarget", "#faults");
     response.setHeader("HX-Reswap", "innerHTML");
-    ModelAndView view =
-        new ModelAndView(partial ? "layout/fault :: fault" : "layout/fault", status);
+    ModelAndView view = new ModelAndView(partial ? "layout/fault :: fault" : "layout/fault");
+    view.setStatus(status);
     view.addObject("fault", text);
     return view;
   }
 
-  private String text(String key) {
-    return messages.getMessage(key, new Object[0], Locale.ENGLISH);
+  private String text(String key, Object... about) {
+    return messages.getMessage(key, about, Locale.ENGLISH);
   }
 }

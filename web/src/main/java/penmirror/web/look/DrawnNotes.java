@@ -1,6 +1,10 @@
 package penmirror.web.look;
 
+import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import penmirror.core.geometry.Reach;
+import penmirror.web.layout.Texts;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -19,7 +23,8 @@ final class DrawnNotes {
    * @param kind line, ellipse or words
    * @param points x and y in turn: of a line's points, an ellipse's two corners, the words' start
    */
-  record Shape(String kind, List<Double> points, String text) {}
+  record Shape(
+      @Nullable String kind, @Nullable List<@Nullable Double> points, @Nullable String text) {}
 
   /**
    * The same notes written anew, with nothing in them but what is known.
@@ -27,9 +32,9 @@ final class DrawnNotes {
    * @throws IllegalArgumentException naming what is wrong
    */
   static String checked(String json) {
-    List<Shape> shapes;
+    List<@Nullable Shape> shapes;
     try {
-      shapes = List.of(JSON.readValue(json, Shape[].class));
+      shapes = Arrays.asList(JSON.readValue(json, Shape[].class));
     } catch (JacksonException e) {
       throw new IllegalArgumentException("Drawn notes are a JSON list of shapes.", e);
     }
@@ -40,7 +45,19 @@ final class DrawnNotes {
     return JSON.writeValueAsString(shapes.stream().map(DrawnNotes::checked).toList());
   }
 
-  private static Shape checked(Shape shape) {
+  /** Whether two notes say the same, however they are spaced. */
+  static boolean areSame(String one, String other) {
+    return JSON.readTree(one).equals(JSON.readTree(other));
+  }
+
+  private static boolean isOnAPicture(@Nullable Double pixels) {
+    return pixels != null && Reach.holds(pixels);
+  }
+
+  private static Shape checked(@Nullable Shape shape) {
+    if (shape == null) {
+      throw new IllegalArgumentException("A drawn note is a shape, got nothing.");
+    }
     List<Double> points = shape.points() == null ? List.of() : shape.points();
     boolean fits =
         switch (String.valueOf(shape.kind())) {
@@ -49,14 +66,13 @@ final class DrawnNotes {
           case "words" -> points.size() == 2;
           default -> false;
         };
-    if (!fits || points.size() > MOST_POINTS || !points.stream().allMatch(Double::isFinite)) {
+    if (!fits
+        || points.size() > MOST_POINTS
+        || !points.stream().allMatch(DrawnNotes::isOnAPicture)) {
       throw new IllegalArgumentException(
-          "A drawn note is a line, an ellipse or words, got " + shape.kind() + ".");
+          "A drawn note is a line, an ellipse or words on the picture, got " + shape.kind() + ".");
     }
-    String text = shape.text() == null ? "" : shape.text().strip();
     return new Shape(
-        shape.kind(),
-        points,
-        text.length() <= LONGEST_TEXT ? text : text.substring(0, LONGEST_TEXT));
+        shape.kind(), points, Texts.cut(shape.text() == null ? "" : shape.text(), LONGEST_TEXT));
   }
 }

@@ -1,14 +1,17 @@
 package penmirror.web.look;
 
+import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,6 +19,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.coverage.Part;
 import penmirror.core.coverage.PickFinder;
@@ -23,12 +27,14 @@ import penmirror.core.coverage.PickFinder.Candidate;
 import penmirror.core.coverage.PickFinder.Case;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.View;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.UnusablePictureException;
+import penmirror.core.geometry.Reach;
 import penmirror.core.raster.Picture;
 import penmirror.web.gather.Intake;
 import penmirror.web.gather.Wall;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.PictureStore;
@@ -42,11 +48,13 @@ import penmirror.web.studies.WorkStore;
 class LookController {
   private static final int MOST_SUGGESTED = 6;
   private static final double SMALLEST_BOX = 8;
+  private static final String VERSION_HEADER = "X-Version";
 
   private final StudyStore studies;
   private final WorkStore works;
   private final PictureStore pictures;
   private final LookStore looks;
+  private final PictureOpener opener;
   private final Intake intake;
   private final Wall wall;
   private final Rail rail;
@@ -57,6 +65,7 @@ class LookController {
       WorkStore works,
       PictureStore pictures,
       LookStore looks,
+      PictureOpener opener,
       Intake intake,
       Wall wall,
       Rail rail,
@@ -65,6 +74,7 @@ class LookController {
     this.works = works;
     this.pictures = pictures;
     this.looks = looks;
+    this.opener = opener;
     this.intake = intake;
     this.wall = wall;
     this.rail = rail;
@@ -116,7 +126,9 @@ class LookController {
     model.addAttribute(
         "mirrored", suggested.stream().anyMatch(s -> s.work().id() == workId && s.mirrored()));
     model.addAttribute("boxes", picks.stream().filter(p -> p.workId() == workId).toList());
-    model.addAttribute("notes", looks.notes(workId));
+    LookStore.Notes notes = looks.notes(workId);
+    model.addAttribute("notes", notes.shapes());
+    model.addAttribute("notesVersion", notes.version());
     return "look/page";
   }
 
@@ -162,41 +174,69 @@ class LookController {
     if (box.isEmpty()) {
       return "redirect:" + here(studyId, workId, Part.EYES);
     }
-    Picture whole = new PictureReader().open(pictures.file(work.pictureSha256()).bytes()).picture();
     byte[] png =
-        PngWriter.write(
-            whole
-                .cropped(
-                    (int) Math.round(box.get().x()),
-                    (int) Math.round(box.get().y()),
-                    (int) Math.round(box.get().width()),
-                    (int) Math.round(box.get().height()))
-                .toImage(),
-            Optional.empty());
-    String named = title.isBlank() ? text("look.figure.of", work.title()) : title.strip();
+        opener.open(
+            pictures.file(work.pictureSha256()).bytes(),
+            opened -> PngWriter.write(cut(opened.picture(), box.get()), Optional.empty()));
+    String named = title.isBlank() ? text("look.figure.of", work.title()) : title;
     Intake.Outcome outcome =
-        intake.take(studyId, png, work.role(), Work.cutTitle(named), work.credit(), work.view());
+        intake.take(
+            new Intake.Into(studyId, work.role(), work.credit(), work.view()),
+            png,
+            Work.cutTitle(named),
+            placed -> {
+              if (placed.isNew()) {
+                works.tag(placed.work().id(), work.tags());
+                looks.noteFraming(placed.work().id(), workId);
+                works.leaveOut(workId, true);
+              }
+            });
     if (outcome instanceof Intake.Taken taken) {
-      works.tag(taken.workId(), work.tags());
-      looks.noteFraming(taken.workId(), workId);
-      works.leaveOut(workId, true);
       return "redirect:/studies/" + studyId + "/gather?work=" + taken.workId();
+    }
+    if (outcome instanceof Intake.Refused refused) {
+      throw new RefusedException("look.figure.refused", refused.reason());
     }
     return outcome instanceof Intake.AlreadyHere here
         ? "redirect:/studies/" + studyId + "/gather?work=" + here.work().id()
         : "redirect:" + here(studyId, workId, Part.EYES);
   }
 
+  /** Keeps notes drawn from a version; where another save came in between, answers with those. */
   @PostMapping("/studies/{studyId}/works/{workId}/notes")
   ResponseEntity<String> keepNotes(
-      @PathVariable long studyId, @PathVariable long workId, @RequestBody String shapes) {
+      @PathVariable long studyId,
+      @PathVariable long workId,
+      @RequestHeader(VERSION_HEADER) int madeFrom,
+      @RequestBody String shapes) {
     works.require(studyId, workId);
+    String checked;
     try {
-      looks.keepNotes(workId, DrawnNotes.checked(shapes));
-      return ResponseEntity.noContent().build();
+      checked = DrawnNotes.checked(shapes);
     } catch (IllegalArgumentException e) {
       return ResponseEntity.status(HttpStatus.BAD_REQUEST).body(e.getMessage());
     }
+    OptionalInt kept = looks.keepNotes(workId, madeFrom, checked);
+    if (kept.isPresent()) {
+      return ResponseEntity.noContent()
+          .header(VERSION_HEADER, Integer.toString(kept.getAsInt()))
+          .build();
+    }
+    LookStore.Notes newest = looks.notes(workId);
+    return ResponseEntity.status(HttpStatus.CONFLICT)
+        .header(VERSION_HEADER, Integer.toString(newest.version()))
+        .contentType(MediaType.APPLICATION_JSON)
+        .body(newest.shapes());
+  }
+
+  private static BufferedImage cut(Picture whole, LookStore.Box box) {
+    return whole
+        .cropped(
+            (int) Math.round(box.x()),
+            (int) Math.round(box.y()),
+            (int) Math.round(box.width()),
+            (int) Math.round(box.height()))
+        .toImage();
   }
 
   private List<Wall.Tile> shown(long studyId) {
@@ -277,6 +317,9 @@ class LookController {
   /** Cut to the picture; empty for one too small to be meant. */
   private static Optional<LookStore.Box> box(
       Work work, double x, double y, double width, double height) {
+    if (!Reach.holds(x) || !Reach.holds(y) || !Reach.holds(width) || !Reach.holds(height)) {
+      throw new RefusedException("fault.form.unreadable");
+    }
     double left = Math.max(0, Math.min(work.widthPixels(), x));
     double top = Math.max(0, Math.min(work.heightPixels(), y));
     double right = Math.max(left, Math.min(work.widthPixels(), x + width));

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.file.Resolution;
 import penmirror.core.file.UnusablePictureException;
@@ -39,6 +40,8 @@ import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;
 import penmirror.web.evidence.RepeatStore;
 import penmirror.web.layout.NotFoundException;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Scan;
@@ -133,6 +136,7 @@ class MeasureController {
     rail.addTo(model, study, stage);
     bench.addReadings(model, study, work, marking.marks());
     model.addAttribute("version", marking.version());
+    model.addAttribute("leftOut", marking.leftOut());
     model.addAttribute("landmarks", MarksFile.landmarksJson(marking.marks()));
     model.addAttribute("neighbours", neighbours(work));
     questions.addTo(model, study, work);
@@ -152,7 +156,7 @@ class MeasureController {
       @PathVariable long studyId, @PathVariable long workId, @RequestBody String landmarks)
       throws UnusablePictureException, FormatException {
     Work work = works.require(studyId, workId);
-    Marks known = MarksFile.ofLandmarksJson(work.view(), landmarks);
+    Marks known = marks(work, landmarks);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
         .body(ProposalJson.write(proposing.propose(work, known)));
@@ -183,7 +187,9 @@ class MeasureController {
             .findFirst()
             .orElseThrow(() -> new NotFoundException("fault.work.unknown", from));
     int version = markings.newest(workId, work.view()).version();
-    markings.save(workId, version, twins.marksFor(work, twin));
+    if (markings.save(workId, version, twins.marksFor(work, twin)).isEmpty()) {
+      throw new RefusedException("measure.copy.conflict");
+    }
     return "redirect:/studies/" + studyId + "/works/" + workId + "/measure";
   }
 
@@ -199,7 +205,7 @@ class MeasureController {
     Marks first = markings.newest(workId, work.view()).marks();
     Marks second;
     try {
-      second = MarksFile.ofLandmarksJson(work.view(), landmarks);
+      second = marks(work, landmarks);
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
@@ -284,7 +290,7 @@ class MeasureController {
     Work work = works.require(studyId, workId);
     Marks marks;
     try {
-      marks = MarksFile.ofLandmarksJson(work.view(), landmarks);
+      marks = marks(work, landmarks);
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
@@ -320,8 +326,7 @@ class MeasureController {
     Study study = studies.require(studyId);
     Work work = works.require(studyId, workId);
     try {
-      bench.addMovingReadings(
-          model, study, work, MarksFile.ofLandmarksJson(work.view(), landmarks));
+      bench.addMovingReadings(model, study, work, marks(work, landmarks));
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
@@ -338,7 +343,7 @@ class MeasureController {
       @PathVariable long studyId, @PathVariable long workId, @RequestBody String landmarks)
       throws FormatException {
     Work work = works.require(studyId, workId);
-    Marks marks = MarksFile.ofLandmarksJson(work.view(), landmarks);
+    Marks marks = marks(work, landmarks);
     return bench.moving(studies.require(studyId), work, marks);
   }
 
@@ -394,14 +399,27 @@ class MeasureController {
     return "layout/fault :: fault";
   }
 
-  private static String name(String encoded) {
-    String name;
-    try {
-      name = URLDecoder.decode(encoded, StandardCharsets.UTF_8).strip();
-    } catch (IllegalArgumentException e) {
-      name = "";
+  /** Landmarks as the page sends them, on the work's picture or close beside it. */
+  private Marks marks(Work work, String landmarks) throws FormatException {
+    Marks marks = MarksFile.ofLandmarksJson(work.view(), landmarks);
+    Optional<Landmark> strayed = marks.strayed(work.widthPixels(), work.heightPixels());
+    if (strayed.isPresent()) {
+      String name = text("landmark." + strayed.get().key());
+      throw new FormatException(text("measure.strayed", name));
     }
-    return name.substring(0, Math.min(LONGEST_NAME, name.length()));
+    return marks;
+  }
+
+  private String text(String key, Object... about) {
+    return messages.getMessage(key, about, Locale.ENGLISH);
+  }
+
+  private static String name(String encoded) {
+    try {
+      return Texts.cut(URLDecoder.decode(encoded, StandardCharsets.UTF_8), LONGEST_NAME);
+    } catch (IllegalArgumentException e) {
+      return "";
+    }
   }
 
   /** The works before and after this one in its role. */

@@ -8,15 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.Marks;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.proposal.FacePatch;
 import penmirror.core.proposal.MarkedFigure;
 import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.Proposer;
 import penmirror.core.raster.Picture;
-import penmirror.web.evidence.Desk;
 import penmirror.web.evidence.MarkingStore;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -35,7 +34,7 @@ class Proposing {
   private final WorkStore works;
   private final MarkingStore markings;
   private final PictureStore pictures;
-  private final Desk desk;
+  private final PictureOpener opener;
 
   /** Faces by picture and marking: opening the pictures again would cost more than all the rest. */
   private final Map<String, Optional<FacePatch>> faces =
@@ -47,11 +46,11 @@ class Proposing {
             }
           });
 
-  Proposing(WorkStore works, MarkingStore markings, PictureStore pictures, Desk desk) {
+  Proposing(WorkStore works, MarkingStore markings, PictureStore pictures, PictureOpener opener) {
     this.works = works;
     this.markings = markings;
     this.pictures = pictures;
-    this.desk = desk;
+    this.opener = opener;
   }
 
   /**
@@ -61,12 +60,14 @@ class Proposing {
    */
   Proposal propose(Work work, Marks known) throws UnusablePictureException {
     List<MarkedFigure> marked = marked(work);
-    try (Desk.Place place = desk.forTakingIn()) {
-      Picture picture = open(work);
-      double scale = picture.widthPixels() / (double) work.widthPixels();
-      Marks small = known.moved(known.landmarks().keySet(), p -> p.times(scale));
-      return enlarged(new Proposer(marked).propose(picture, small), 1 / scale);
-    }
+    return opener.open(
+        copy(work),
+        opened -> {
+          Picture picture = opened.picture();
+          double scale = picture.widthPixels() / (double) work.widthPixels();
+          Marks small = known.moved(known.landmarks().keySet(), p -> p.times(scale));
+          return enlarged(new Proposer(marked).propose(picture, small), 1 / scale);
+        });
   }
 
   /** How many works a proposal for this one can learn from. */
@@ -104,20 +105,20 @@ class Proposing {
   }
 
   private Optional<FacePatch> face(Work work, Marks marks) throws UnusablePictureException {
-    try (Desk.Place place = desk.forTakingIn()) {
-      Picture picture = open(work);
-      return FacePatch.of(picture, marks, picture.widthPixels() / (double) work.widthPixels());
-    }
+    return opener.open(
+        copy(work),
+        opened -> {
+          Picture picture = opened.picture();
+          return FacePatch.of(picture, marks, picture.widthPixels() / (double) work.widthPixels());
+        });
   }
 
   /** A small copy where there is one: proposals are made on 800 pixels. */
-  private Picture open(Work work) throws UnusablePictureException {
-    byte[] bytes =
-        pictures
-            .rendition(work.pictureSha256(), COPY_PIXELS)
-            .map(PictureStore.PictureFile::bytes)
-            .orElseGet(() -> pictures.file(work.pictureSha256()).bytes());
-    return new PictureReader().open(bytes).picture();
+  private byte[] copy(Work work) {
+    return pictures
+        .rendition(work.pictureSha256(), COPY_PIXELS)
+        .map(PictureStore.PictureFile::bytes)
+        .orElseGet(() -> pictures.file(work.pictureSha256()).bytes());
   }
 
   private static Proposal enlarged(Proposal proposal, double factor) {

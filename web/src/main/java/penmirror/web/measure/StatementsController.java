@@ -2,7 +2,6 @@ package penmirror.web.measure;
 
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -12,8 +11,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
-import org.springframework.web.server.ResponseStatusException;
 import penmirror.core.coverage.Part;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
@@ -82,7 +82,7 @@ class StatementsController {
       @RequestParam String answer) {
     Work work = works.require(studyId, workId);
     if (!ticks.has(key) || !(answer.isEmpty() || ANSWERS.contains(answer))) {
-      throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+      throw new RefusedException("fault.form.word", Texts.cut(answer, 40));
     }
     if (answer.isEmpty()) {
       ticks.withdraw(work.id(), key);
@@ -106,12 +106,12 @@ class StatementsController {
       @RequestParam Part part,
       @RequestParam String stage) {
     works.require(studyId, workId);
-    String plain = text.strip();
-    if (!plain.isEmpty() && STAGES.contains(stage)) {
-      String cut = plain.substring(0, Math.min(LONGEST_TEXT, plain.length()));
-      String words = cut.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-      String key = "own-" + words.substring(0, Math.min(50, words.length()));
-      ticks.add(new TickStore.Statement(key, part.word(), stage, cut, true));
+    String cut = Texts.cut(text, LONGEST_TEXT);
+    if (!STAGES.contains(stage)) {
+      throw new RefusedException("fault.form.word", Texts.cut(stage, 40));
+    }
+    if (!cut.isEmpty()) {
+      ticks.add(TickStore.Statement.ofTheUsers(part, stage, cut));
     }
     return "redirect:/studies/" + studyId + "/works/" + workId + "/statements";
   }

@@ -8,14 +8,12 @@ import org.springframework.stereotype.Component;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Fingerprint;
-import penmirror.core.raster.Picture;
 import penmirror.core.raster.SubPicture;
-import penmirror.web.evidence.Desk;
 import penmirror.web.evidence.MarkingStore;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -29,13 +27,13 @@ class Twins {
   private final WorkStore works;
   private final MarkingStore markings;
   private final PictureStore pictures;
-  private final Desk desk;
+  private final PictureOpener opener;
 
-  Twins(WorkStore works, MarkingStore markings, PictureStore pictures, Desk desk) {
+  Twins(WorkStore works, MarkingStore markings, PictureStore pictures, PictureOpener opener) {
     this.works = works;
     this.markings = markings;
     this.pictures = pictures;
-    this.desk = desk;
+    this.opener = opener;
   }
 
   /**
@@ -87,12 +85,11 @@ class Twins {
     boolean inside =
         work.widthPixels() * (long) work.heightPixels()
             < other.widthPixels() * (long) other.heightPixels();
-    Optional<Point> offset;
-    try (Desk.Place place = desk.forTakingIn()) {
-      Picture own = open(work);
-      Picture its = open(other);
-      offset = inside ? SubPicture.offset(its, own) : SubPicture.offset(own, its);
-    }
+    Optional<Point> offset =
+        opener.openTwo(
+            file(work),
+            file(other),
+            (own, its) -> inside ? SubPicture.offset(its, own) : SubPicture.offset(own, its));
     Marks here = Marks.none(work.view());
     if (offset.isEmpty()) {
       return here;
@@ -117,8 +114,8 @@ class Twins {
     return here;
   }
 
-  private Picture open(Work work) throws UnusablePictureException {
-    return new PictureReader().open(pictures.file(work.pictureSha256()).bytes()).picture();
+  private byte[] file(Work work) {
+    return pictures.file(work.pictureSha256()).bytes();
   }
 
   private static Marks scaled(Work work, Twin twin, Marks there) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.OptionalInt;
 import org.springframework.context.MessageSource;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,13 +17,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import penmirror.core.colour.OkLab;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FigureEditsJson;
 import penmirror.core.format.FormatException;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
@@ -65,6 +66,7 @@ class OriginController {
           MeasureGroup.PART,
           MeasureGroup.LAYOUT);
 
+  private static final String VERSION_HEADER = "X-Version";
   private static final int LONGEST_ROLE = 40;
   private static final double LARGEST_DISC = 200;
 
@@ -76,6 +78,7 @@ class OriginController {
   private final PixelReading pixelReading;
   private final FigureEditStore figureEdits;
   private final RoleStore roles;
+  private final Naming naming;
   private final SheetMaker sheets;
   private final Rail rail;
   private final MessageSource messages;
@@ -89,6 +92,7 @@ class OriginController {
       PixelReading pixelReading,
       FigureEditStore figureEdits,
       RoleStore roles,
+      Naming naming,
       SheetMaker sheets,
       Rail rail,
       MessageSource messages) {
@@ -100,6 +104,7 @@ class OriginController {
     this.pixelReading = pixelReading;
     this.figureEdits = figureEdits;
     this.roles = roles;
+    this.naming = naming;
     this.sheets = sheets;
     this.rail = rail;
     this.messages = messages;
@@ -145,7 +150,10 @@ class OriginController {
         works.inRole(studyId, Work.Role.SOURCE).stream()
             .filter(other -> other.id() != workId)
             .toList());
-    model.addAttribute("edits", FigureEditsJson.write(figureEdits.of(work.pictureSha256())));
+    FigureEditStore.Strokes strokes = figureEdits.newest(work.pictureSha256());
+    model.addAttribute("edits", FigureEditsJson.write(strokes.edits()));
+    model.addAttribute("editsVersion", strokes.version());
+    model.addAttribute("strokesLeftOut", strokes.leftOut());
     model.addAttribute("head", evidence.headPixels(work));
     beside
         .map(id -> works.require(studyId, id))
@@ -221,25 +229,38 @@ class OriginController {
     return ResponseEntity.ok(origins.json(work.pictureSha256()).orElseThrow());
   }
 
-  /** Takes the corrections of the figure as they stand now, and has the picture read anew. */
+  /**
+   * Takes the corrections of the figure as they stand now, and has the picture read anew. Where
+   * another save came in between, answers with the strokes of that.
+   */
   @PostMapping("/studies/{studyId}/works/{workId}/figure")
-  String figure(
+  ResponseEntity<String> figure(
       @PathVariable long studyId,
       @PathVariable long workId,
-      @RequestBody String edits,
-      Model model,
-      HttpServletResponse response) {
+      @RequestHeader(VERSION_HEADER) int madeFrom,
+      @RequestBody String edits) {
     Work work = works.require(studyId, workId);
+    List<FigureEdit> strokes;
     try {
-      figureEdits.keep(work.pictureSha256(), FigureEditsJson.read(edits));
+      strokes = FigureEditsJson.read(edits);
     } catch (FormatException e) {
-      response.setStatus(HttpStatus.BAD_REQUEST.value());
-      model.addAttribute("fault", e.getMessage());
-      return "layout/fault :: fault";
+      return ResponseEntity.badRequest().body(e.getMessage());
+    }
+    if (!strokes.stream().allMatch(s -> s.isOn(work.widthPixels(), work.heightPixels()))) {
+      return ResponseEntity.badRequest().body(text("origin.figure.off"));
+    }
+    OptionalInt saved = figureEdits.save(work.pictureSha256(), madeFrom, strokes);
+    if (saved.isEmpty()) {
+      FigureEditStore.Strokes newest = figureEdits.newest(work.pictureSha256());
+      return ResponseEntity.status(HttpStatus.CONFLICT)
+          .header(VERSION_HEADER, Integer.toString(newest.version()))
+          .contentType(MediaType.APPLICATION_JSON)
+          .body(FigureEditsJson.write(newest.edits()));
     }
     pixelReading.askAnew(work.pictureSha256());
-    response.setStatus(HttpStatus.NO_CONTENT.value());
-    return "layout/fault :: fault";
+    return ResponseEntity.noContent()
+        .header(VERSION_HEADER, Integer.toString(saved.getAsInt()))
+        .build();
   }
 
   /**
@@ -268,32 +289,11 @@ class OriginController {
     }
     PixelEvidence of = origins.of(work.pictureSha256()).orElseThrow();
     RoleColours found = RoleColours.at(of, new Point(x, y), Math.max(0, radius));
-    roles.keep(workId, name, tone, found.picked().toEncodedSrgb().hex(), x, y);
-    if (tone == RoleStore.Tone.BASE) {
-      Set<RoleStore.Tone> byHand =
-          roles.of(workId).getOrDefault(name, List.of()).stream()
-              .filter(RoleStore.Colour::byHand)
-              .map(RoleStore.Colour::tone)
-              .collect(java.util.stream.Collectors.toSet());
-      keepFound(workId, name, RoleStore.Tone.SHADOW, found.shadow(), byHand);
-      keepFound(workId, name, RoleStore.Tone.STRIP, found.strip(), byHand);
-      keepFound(workId, name, RoleStore.Tone.HIGHLIGHT, found.highlight(), byHand);
-    }
+    naming.name(workId, name, tone, found, new Point(x, y));
     model.addAttribute("study", studies.require(studyId));
     model.addAttribute("work", work);
     addRoles(model, work);
     return "origin/page :: roles";
-  }
-
-  private void keepFound(
-      long workId,
-      String role,
-      RoleStore.Tone tone,
-      Optional<OkLab> colour,
-      Set<RoleStore.Tone> byHand) {
-    if (colour.isPresent() && !byHand.contains(tone)) {
-      roles.keep(workId, role, tone, colour.get().toEncodedSrgb().hex(), null, null);
-    }
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/roles/forget")

@@ -1,5 +1,7 @@
 package penmirror.web.scope;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -8,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +28,8 @@ import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.layout.Conflict;
+import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.rules.SheetMaker;
@@ -37,12 +43,12 @@ import penmirror.web.studies.WorkStore;
 /** What the study is about. */
 @Controller
 class ScopeController {
-  private static final int LONGEST_VALUE = 60;
   private static final int LONGEST_TEXT = 500;
 
   private final StudyStore studies;
   private final WorkStore works;
   private final ScopeStore scopes;
+  private final Settings settings;
   private final SheetMaker sheets;
   private final EvidenceFinder evidence;
   private final Rail rail;
@@ -51,12 +57,14 @@ class ScopeController {
       StudyStore studies,
       WorkStore works,
       ScopeStore scopes,
+      Settings settings,
       SheetMaker sheets,
       EvidenceFinder evidence,
       Rail rail) {
     this.studies = studies;
     this.works = works;
     this.scopes = scopes;
+    this.settings = settings;
     this.sheets = sheets;
     this.evidence = evidence;
     this.rail = rail;
@@ -83,6 +91,7 @@ class ScopeController {
     ScopeStore.Scope scope = scopes.scope(studyId);
     rail.addTo(model, study, Stage.GATHER);
     model.addAttribute("scope", scope);
+    model.addAttribute("version", scopes.version(studyId));
     model.addAttribute("counted", scopes.convention(studyId));
     model.addAttribute("conventions", StatureConvention.values());
     model.addAttribute("kinds", StudyKind.values());
@@ -105,6 +114,7 @@ class ScopeController {
             .filter(w -> work.isEmpty() || w.id() == work.get())
             .findFirst();
     model.addAttribute("shown", shown.orElse(null));
+    model.addAttribute("traitsVersion", shown.map(w -> scopes.traitsVersion(w.id())).orElse(0));
     model.addAttribute(
         "shownTraits", shown.map(w -> traits.getOrDefault(w.id(), Map.of())).orElse(Map.of()));
     model.addAttribute("gaps", gaps(study, all, characters, sources, helpers, traits));
@@ -211,45 +221,58 @@ class ScopeController {
       @RequestParam(defaultValue = "") String part,
       @RequestParam Optional<Long> follows,
       @RequestParam Optional<String> counted,
-      @RequestParam Map<String, String> all) {
-    Study study = studies.require(studyId);
-    counted.map(StatureConvention::ofWord).ifPresent(c -> scopes.setConvention(studyId, c));
-    scopes.describe(
-        studyId,
-        cut(name.isBlank() ? study.name() : name.strip(), 200),
-        cut(illustrator.isBlank() ? study.illustrator() : illustrator.strip(), 200),
-        cut(reason.strip(), 2000),
-        cut(credit.strip(), LONGEST_TEXT));
-    scopes.setScope(
-        studyId,
-        new ScopeStore.Scope(
-            kind,
-            Part.ofWord(part).map(Part::word).orElse(""),
-            follows.filter(id -> id != studyId).map(id -> studies.require(id).id())));
-    Map<MeasureGroup, StudyKind> kinds = new EnumMap<>(MeasureGroup.class);
-    for (MeasureGroup group : MeasureGroup.values()) {
-      String sent = all.getOrDefault("kind." + group.name(), "");
-      if (!sent.isEmpty() && StudyKind.valueOf(sent) != kind) {
-        kinds.put(group, StudyKind.valueOf(sent));
-      }
-    }
-    scopes.setGroupKinds(studyId, kinds);
-    return "redirect:/studies/" + studyId + "/scope";
+      @RequestParam Map<String, String> all,
+      @RequestParam(required = false) @Nullable Integer version,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    studies.require(studyId);
+    Settings.Form form =
+        new Settings.Form(
+            name, illustrator, reason, credit, kind, part, follows, counted, all, version);
+    return answer(
+        settings.describe(studyId, form), studyId, Optional.empty(), model, request, response);
   }
 
   @PostMapping("/studies/{studyId}/scope/traits")
   String setTraits(
-      @PathVariable long studyId, @RequestParam long work, @RequestParam Map<String, String> all) {
-    Work described = works.require(studyId, work);
-    Map<Trait, String> traits = new EnumMap<>(Trait.class);
-    for (Trait trait : Trait.values()) {
-      String value = all.getOrDefault(trait.word(), "").strip();
-      if (!value.isEmpty()) {
-        traits.put(trait, cut(value, LONGEST_VALUE));
-      }
+      @PathVariable long studyId,
+      @RequestParam long work,
+      @RequestParam Map<String, String> all,
+      @RequestParam(required = false) @Nullable Integer version,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    return answer(
+        settings.describeFigure(studyId, work, all, version),
+        studyId,
+        Optional.of(work),
+        model,
+        request,
+        response);
+  }
+
+  /** Back to the page; or the page with what another window has kept meanwhile beside mine. */
+  private String answer(
+      Settings.Outcome outcome,
+      long studyId,
+      Optional<Long> work,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    if (outcome instanceof Settings.Outdated outdated) {
+      response.setStatus(HttpStatus.CONFLICT.value());
+      model.addAttribute(
+          "conflict",
+          Conflict.between(
+              outdated.theirs(),
+              outdated.mine(),
+              request.getRequestURI(),
+              request.getParameterMap(),
+              outdated.version()));
+      return page(studyId, work, model);
     }
-    scopes.setTraits(described.id(), traits);
-    return "redirect:/studies/" + studyId + "/scope?work=" + work;
+    return "redirect:/studies/" + studyId + "/scope" + work.map(id -> "?work=" + id).orElse("");
   }
 
   @PostMapping("/studies/{studyId}/scope/ways")
@@ -264,7 +287,7 @@ class ScopeController {
         new ScopeStore.WayOut(
             trait.word(),
             way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
-            cut(note.strip(), LONGEST_TEXT)));
+            Texts.cut(note, LONGEST_TEXT)));
     return "redirect:/studies/" + studyId + "/scope";
   }
 
@@ -283,7 +306,7 @@ class ScopeController {
               .map(OptionalInt::of)
               .orElse(OptionalInt.empty()),
           Process.STAGES.contains(stage) ? stage : "",
-          cut(text.strip(), LONGEST_TEXT));
+          Texts.cut(text, LONGEST_TEXT));
     }
     return "redirect:/studies/" + studyId + "/scope";
   }
@@ -292,9 +315,5 @@ class ScopeController {
   String removeNote(@PathVariable long studyId, @PathVariable long noteId) {
     scopes.removeNote(studyId, noteId);
     return "redirect:/studies/" + studyId + "/scope";
-  }
-
-  private static String cut(String text, int longest) {
-    return text.length() <= longest ? text : text.substring(0, longest);
   }
 }

@@ -78,8 +78,29 @@ public class ScopeStore {
         .set(STUDY.ILLUSTRATOR, illustrator)
         .set(STUDY.REASON, reason)
         .set(STUDY.CREDIT, credit)
+        .set(STUDY.VERSION, STUDY.VERSION.plus(1))
         .where(STUDY.ID.eq(studyId))
         .execute();
+  }
+
+  /** Counts how often it was said what the study is about. */
+  public int version(long studyId) {
+    return database
+        .select(STUDY.VERSION)
+        .from(STUDY)
+        .where(STUDY.ID.eq(studyId))
+        .fetchSingle(STUDY.VERSION);
+  }
+
+  /** The same; nobody else says so until the transaction ends. */
+  @Transactional
+  public int holdVersion(long studyId) {
+    return database
+        .select(STUDY.VERSION)
+        .from(STUDY)
+        .where(STUDY.ID.eq(studyId))
+        .forUpdate()
+        .fetchSingle(STUDY.VERSION);
   }
 
   public void setScope(long studyId, Scope scope) {
@@ -155,19 +176,43 @@ public class ScopeStore {
         .where(studyId.map(WORK.STUDY_ID::eq).orElse(org.jooq.impl.DSL.trueCondition()))
         .forEach(
             row -> {
-              for (Trait trait : Trait.values()) {
-                if (trait.word().equals(row.value2())) {
-                  traits
-                      .computeIfAbsent(row.value1(), id -> new EnumMap<>(Trait.class))
-                      .put(trait, row.value3());
-                }
-              }
+              Optional<Trait> trait = Trait.ofWord(row.value2());
+              trait.ifPresent(
+                  t ->
+                      traits
+                          .computeIfAbsent(row.value1(), id -> new EnumMap<>(Trait.class))
+                          .put(t, row.value3()));
             });
     return traits;
   }
 
+  /** The traits of one work. */
+  public Map<Trait, String> traitsOf(long workId) {
+    Map<Trait, String> traits = new EnumMap<>(Trait.class);
+    database
+        .selectFrom(WORK_TRAIT)
+        .where(WORK_TRAIT.WORK_ID.eq(workId))
+        .forEach(row -> Trait.ofWord(row.getTrait()).ifPresent(t -> traits.put(t, row.getValue())));
+    return traits;
+  }
+
+  /** Counts how often the traits of a work were said. */
+  public int traitsVersion(long workId) {
+    return database
+        .select(WORK.TRAITS_VERSION)
+        .from(WORK)
+        .where(WORK.ID.eq(workId))
+        .fetchSingle(WORK.TRAITS_VERSION);
+  }
+
+  /** Replaces the traits of a work; two at once do so one after the other. */
   @Transactional
   public void setTraits(long workId, Map<Trait, String> traits) {
+    database
+        .update(WORK)
+        .set(WORK.TRAITS_VERSION, WORK.TRAITS_VERSION.plus(1))
+        .where(WORK.ID.eq(workId))
+        .execute();
     database.deleteFrom(WORK_TRAIT).where(WORK_TRAIT.WORK_ID.eq(workId)).execute();
     traits.forEach(
         (trait, value) ->
@@ -215,7 +260,20 @@ public class ScopeStore {
                     row.getText()));
   }
 
+  /** The same note sent twice is one note. */
+  @Transactional
   public void note(long studyId, OptionalInt minute, String stage, String text) {
+    holdVersion(studyId);
+    boolean isThere =
+        processNotes(studyId).stream()
+            .anyMatch(
+                note ->
+                    note.minute().equals(minute)
+                        && note.stage().equals(stage)
+                        && note.text().equals(text));
+    if (isThere) {
+      return;
+    }
     database
         .insertInto(PROCESS_NOTE)
         .set(PROCESS_NOTE.STUDY_ID, studyId)

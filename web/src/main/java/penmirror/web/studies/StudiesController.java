@@ -9,14 +9,18 @@ import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
+import penmirror.web.sending.Sent;
+import penmirror.web.sending.SubmissionStore;
 
 /** Begins studies. The library page that lists them is the Library's. */
 @Controller
 class StudiesController {
   private final StudyStore studies;
+  private final SubmissionStore submissions;
 
-  StudiesController(StudyStore studies) {
+  StudiesController(StudyStore studies, SubmissionStore submissions) {
     this.studies = studies;
+    this.submissions = submissions;
   }
 
   /** What is asked when a study begins. */
@@ -38,18 +42,21 @@ class StudiesController {
   }
 
   @PostMapping("/studies")
-  String begin(@Valid @ModelAttribute("newStudy") NewStudy asked, BindingResult faults) {
+  String begin(@Valid @ModelAttribute("newStudy") NewStudy asked, BindingResult faults, Sent sent) {
     if (faults.hasErrors()) {
       return "studies/new";
     }
     String illustrator = asked.illustrator().strip();
     String name = NewStudy.orEmpty(asked.name());
-    long id =
-        studies.begin(
-            name.isEmpty() ? illustrator : name,
-            illustrator,
-            NewStudy.orEmpty(asked.reason()),
-            NewStudy.orEmpty(asked.credit()));
-    return "redirect:/studies/" + id + "/gather";
+    return submissions.once(
+        sent,
+        () ->
+            "redirect:/studies/"
+                + studies.begin(
+                    name.isEmpty() ? illustrator : name,
+                    illustrator,
+                    NewStudy.orEmpty(asked.reason()),
+                    NewStudy.orEmpty(asked.credit()))
+                + "/gather");
   }
 }

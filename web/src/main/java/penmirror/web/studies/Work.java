@@ -8,6 +8,7 @@ import penmirror.core.figure.Kind;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader.Profile;
+import penmirror.web.layout.Texts;
 
 /**
  * One picture in one study.
@@ -15,6 +16,7 @@ import penmirror.core.file.PictureReader.Profile;
  * @param number counts within its role, from 1
  * @param leftOut whether it stays out of rules, coverage and range
  * @param profile what became of its file's colour profile
+ * @param version counts how often it was described
  */
 public record Work(
     long id,
@@ -29,7 +31,8 @@ public record Work(
     int heightPixels,
     Tags tags,
     boolean leftOut,
-    Profile profile) {
+    Profile profile,
+    int version) {
   private static final int LONGEST_TITLE = 200;
 
   /** What the picture is to the study. Only sources make rules. */
@@ -77,6 +80,6 @@ public record Work(
 
   /** A title as long as one may be. */
   public static String cutTitle(String title) {
-    return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE);
+    return Texts.cut(title, LONGEST_TITLE);
   }
 }

@@ -2,11 +2,16 @@ package penmirror.web.studies;
 
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.max;
+import static org.jooq.impl.DSL.val;
+import static penmirror.web.storage.generated.Tables.PICK;
 import static penmirror.web.storage.generated.Tables.PICTURE;
+import static penmirror.web.storage.generated.Tables.ROLE_COLOUR;
 import static penmirror.web.storage.generated.Tables.STUDY;
+import static penmirror.web.storage.generated.Tables.TICK;
 import static penmirror.web.storage.generated.Tables.TOLD_APART;
 import static penmirror.web.storage.generated.Tables.WORK;
 import static penmirror.web.storage.generated.Tables.WORK_PART;
+import static penmirror.web.storage.generated.Tables.WORK_TRAIT;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -112,11 +117,25 @@ public class WorkStore {
         .set(WORK.TITLE, title)
         .set(WORK.CREDIT, credit)
         .set(WORK.VIEW, view.word())
+        .set(WORK.VERSION, WORK.VERSION.plus(1))
         .where(WORK.ID.eq(id))
         .execute();
   }
 
-  /** The same picture with all that was said of it, in another study; its marks not. */
+  /**
+   * Holds a work until the transaction ends, so that what is decided by what it is now stays true.
+   *
+   * @throws NotFoundException when the study has no such work
+   */
+  @Transactional
+  public Work hold(long studyId, long id) {
+    database.select(WORK.ID).from(WORK).where(WORK.ID.eq(id)).forUpdate().fetch();
+    return require(studyId, id);
+  }
+
+  /**
+   * The same picture with all that was said, ticked and picked, in another study; its marks not.
+   */
   @Transactional
   public long copyInto(long studyId, Work work) {
     long id =
@@ -134,7 +153,59 @@ public class WorkStore {
             .fetchSingle(WORK.ID);
     tag(id, work.tags());
     sayParts(id, saidParts(work.id()));
+    copySaid(work.id(), id);
     return id;
+  }
+
+  /** What figures are like, ticks, picks and the colours of roles. */
+  private void copySaid(long from, long to) {
+    database
+        .insertInto(WORK_TRAIT, WORK_TRAIT.WORK_ID, WORK_TRAIT.TRAIT, WORK_TRAIT.VALUE)
+        .select(
+            database
+                .select(val(to), WORK_TRAIT.TRAIT, WORK_TRAIT.VALUE)
+                .from(WORK_TRAIT)
+                .where(WORK_TRAIT.WORK_ID.eq(from)))
+        .execute();
+    database
+        .insertInto(TICK, TICK.WORK_ID, TICK.STATEMENT_KEY, TICK.ANSWER)
+        .select(
+            database
+                .select(val(to), TICK.STATEMENT_KEY, TICK.ANSWER)
+                .from(TICK)
+                .where(TICK.WORK_ID.eq(from)))
+        .execute();
+    database
+        .insertInto(
+            PICK, PICK.WORK_ID, PICK.PART, PICK.X, PICK.Y, PICK.WIDTH, PICK.HEIGHT, PICK.MIRRORED)
+        .select(
+            database
+                .select(val(to), PICK.PART, PICK.X, PICK.Y, PICK.WIDTH, PICK.HEIGHT, PICK.MIRRORED)
+                .from(PICK)
+                .where(PICK.WORK_ID.eq(from))
+                .orderBy(PICK.ID))
+        .execute();
+    database
+        .insertInto(
+            ROLE_COLOUR,
+            ROLE_COLOUR.WORK_ID,
+            ROLE_COLOUR.ROLE,
+            ROLE_COLOUR.TONE,
+            ROLE_COLOUR.HEX,
+            ROLE_COLOUR.X,
+            ROLE_COLOUR.Y)
+        .select(
+            database
+                .select(
+                    val(to),
+                    ROLE_COLOUR.ROLE,
+                    ROLE_COLOUR.TONE,
+                    ROLE_COLOUR.HEX,
+                    ROLE_COLOUR.X,
+                    ROLE_COLOUR.Y)
+                .from(ROLE_COLOUR)
+                .where(ROLE_COLOUR.WORK_ID.eq(from)))
+        .execute();
   }
 
   /** Sets everything the user said of a work but its parts. */
@@ -306,7 +377,8 @@ public class WorkStore {
         row.get(PICTURE.HEIGHT_PIXELS),
         tags(row),
         row.get(WORK.LEFT_OUT),
-        Profile.valueOf(row.get(PICTURE.PROFILE).toUpperCase(Locale.ROOT)));
+        Profile.valueOf(row.get(PICTURE.PROFILE).toUpperCase(Locale.ROOT)),
+        row.get(WORK.VERSION));
   }
 
   private static Tags tags(Record row) {

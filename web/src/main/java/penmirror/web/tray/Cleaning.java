@@ -2,11 +2,13 @@ package penmirror.web.tray;
 
 import org.jspecify.annotations.Nullable;
 import penmirror.core.geometry.Point;
+import penmirror.core.geometry.Reach;
 import penmirror.core.scan.ScanCleaner.AsItLies;
 import penmirror.core.scan.ScanCleaner.ByALevelLine;
 import penmirror.core.scan.ScanCleaner.ByThePaper;
 import penmirror.core.scan.ScanCleaner.Straighten;
 import penmirror.core.scan.ScanCleaner.Wishes;
+import penmirror.web.layout.RefusedException;
 
 /**
  * How the user wants a page cleaned, as the form sends it. Coordinates are pixels of the scan.
@@ -64,6 +66,9 @@ record Cleaning(Way straighten, boolean flatten, boolean white, Line line) {
     }
 
     private static double orZero(@Nullable Double value) {
+      if (value != null && !Reach.holds(value)) {
+        throw new RefusedException("fault.form.unreadable");
+      }
       return value == null ? 0 : value;
     }
   }

@@ -3,13 +3,13 @@ package penmirror.web.tray;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
+import penmirror.web.opening.PictureOpener;
 
 /**
  * Shows what cleaning would make of a page, on a reduced copy. The copy of the page looked at last
@@ -21,11 +21,13 @@ class CleaningTable {
   private static final int COPY_SIDE = 1300;
 
   private final Tray tray;
+  private final PictureOpener opener;
   private Optional<Copy> copy = Optional.empty();
   private Optional<Tried> tried = Optional.empty();
 
-  CleaningTable(Tray tray) {
+  CleaningTable(Tray tray, PictureOpener opener) {
     this.tray = tray;
+    this.opener = opener;
   }
 
   private record Copy(TrayPage page, Picture picture, int factor) {}
@@ -102,12 +104,16 @@ class CleaningTable {
     return copy;
   }
 
-  private static Optional<Copy> reduced(TrayPage page, byte[] bytes) {
+  private Optional<Copy> reduced(TrayPage page, byte[] bytes) {
     try {
-      Picture whole = new PictureReader().open(bytes).picture();
-      int longer = Math.max(whole.widthPixels(), whole.heightPixels());
-      int factor = Math.max(1, longer / COPY_SIDE);
-      return Optional.of(new Copy(page, whole.shrunk(factor), factor));
+      return opener.open(
+          bytes,
+          opened -> {
+            Picture whole = opened.picture();
+            int longer = Math.max(whole.widthPixels(), whole.heightPixels());
+            int factor = Math.max(1, longer / COPY_SIDE);
+            return Optional.of(new Copy(page, whole.shrunk(factor), factor));
+          });
     } catch (UnusablePictureException e) {
       return Optional.empty(); // It was whole when the tray listed it, so it has changed since.
     }

@@ -10,6 +10,7 @@ import penmirror.core.file.UnusablePictureException;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
 import penmirror.web.gather.Intake;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Scan;
@@ -23,12 +24,14 @@ class TakingIn {
   private final PictureStore pictures;
   private final ScanStore scans;
   private final Intake intake;
+  private final PictureOpener opener;
 
-  TakingIn(Tray tray, PictureStore pictures, ScanStore scans, Intake intake) {
+  TakingIn(Tray tray, PictureStore pictures, ScanStore scans, Intake intake, PictureOpener opener) {
     this.tray = tray;
     this.pictures = pictures;
     this.scans = scans;
     this.intake = intake;
+    this.opener = opener;
   }
 
   /** What the page is to become. */
@@ -45,21 +48,22 @@ class TakingIn {
     if (bytes.isEmpty()) {
       return Optional.empty();
     }
-    PictureReader.Opened raw;
+    Prepared prepared;
     try {
-      raw = new PictureReader().open(bytes.get());
+      prepared = opener.open(bytes.get(), raw -> prepared(bytes.get(), raw, cleaning, resolution));
     } catch (UnusablePictureException e) {
       return Optional.empty(); // It has changed since it was listed.
     }
-    Cleaned cleaned = new ScanCleaner().clean(raw.picture(), cleaning.wishes(1));
-    Optional<Resolution> known = raw.resolution().or(() -> resolution);
-    byte[] file = PngWriter.write(cleaned.picture().toImage(), known);
-    NewPicture rawPicture = NewPicture.of(bytes.get(), raw);
-    // The scan first: should anything fail after this, the page still lies in the tray.
-    pictures.keep(rawPicture);
     Intake.Outcome outcome =
         intake.take(
-            order.studyId(), file, order.role(), order.title(), order.credit(), order.view());
+            new Intake.Into(order.studyId(), order.role(), order.credit(), order.view()),
+            prepared.file(),
+            order.title(),
+            placed -> {
+              // Should anything fail, neither is kept and the page still lies in the tray.
+              pictures.keep(prepared.raw());
+              scans.note(placed.work().id(), prepared.scan(fileName, cleaning));
+            });
     long workId;
     if (outcome instanceof Intake.Taken taken) {
       workId = taken.workId();
@@ -68,16 +72,24 @@ class TakingIn {
     } else {
       throw new IllegalStateException("A cleaned page was refused: " + outcome);
     }
-    scans.note(
-        workId,
-        new Scan(
-            rawPicture.sha256(),
-            fileName,
-            known,
-            cleaned.turnDegrees(),
-            cleaning.flatten(),
-            cleaning.white()));
     page.ifPresent(tray::putAside);
     return Optional.of(workId);
+  }
+
+  /** A cleaned page with the scan it was made from. */
+  private record Prepared(
+      NewPicture raw, byte[] file, Optional<Resolution> resolution, double turnDegrees) {
+    Scan scan(String fileName, Cleaning cleaning) {
+      return new Scan(
+          raw.sha256(), fileName, resolution, turnDegrees, cleaning.flatten(), cleaning.white());
+    }
+  }
+
+  private static Prepared prepared(
+      byte[] bytes, PictureReader.Opened raw, Cleaning cleaning, Optional<Resolution> said) {
+    Cleaned cleaned = new ScanCleaner().clean(raw.picture(), cleaning.wishes(1));
+    Optional<Resolution> known = raw.resolution().or(() -> said);
+    byte[] file = PngWriter.write(cleaned.picture().toImage(), known);
+    return new Prepared(NewPicture.of(bytes, raw), file, known, cleaned.turnDegrees());
   }
 }

@@ -22,9 +22,10 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import penmirror.core.file.PictureLimits;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.file.UnusablePictureException.Reason;
+import penmirror.web.opening.BusyException;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.tray.TrayPage.NotLookedAt;
 import penmirror.web.tray.TrayPage.Ready;
 import penmirror.web.tray.TrayPage.State;
@@ -53,13 +54,18 @@ public class Tray {
 
   private final Path folder;
   private final Clock clock;
+  private final PictureOpener opener;
   private final MessageSource messages;
-  private final PictureReader reader = new PictureReader();
   private final Map<Fingerprint, State> known = new HashMap<>();
 
-  Tray(@Value("${pen-mirror.tray}") Path folder, Clock clock, MessageSource messages) {
+  Tray(
+      @Value("${pen-mirror.tray}") Path folder,
+      Clock clock,
+      PictureOpener opener,
+      MessageSource messages) {
     this.folder = folder;
     this.clock = clock;
+    this.opener = opener;
     this.messages = messages;
   }
 
@@ -257,7 +263,7 @@ public class Tray {
       return new NotLookedAt();
     }
     State now = look(page, still);
-    if (!(now instanceof StillWriting)) {
+    if (!(now instanceof StillWriting || now instanceof NotLookedAt)) {
       known.put(Fingerprint.of(page), now);
     }
     return now;
@@ -268,13 +274,16 @@ public class Tray {
       return new Unreadable(text("tray.too-large", PictureLimits.DEFAULTS.fileBytes() / 1048576));
     }
     try {
-      PictureReader.Opened opened =
-          reader.open(Files.readAllBytes(folder.resolve(page.fileName())));
-      return new Ready(
-          opened.format(),
-          opened.picture().widthPixels(),
-          opened.picture().heightPixels(),
-          opened.resolution());
+      return opener.open(
+          Files.readAllBytes(folder.resolve(page.fileName())),
+          opened ->
+              new Ready(
+                  opened.format(),
+                  opened.picture().widthPixels(),
+                  opened.picture().heightPixels(),
+                  opened.resolution()));
+    } catch (BusyException e) {
+      return new NotLookedAt();
     } catch (UnusablePictureException e) {
       boolean mayGrow =
           e.reason() == Reason.EMPTY

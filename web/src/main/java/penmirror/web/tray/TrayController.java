@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.figure.View;
-import penmirror.core.file.PictureReader;
 import penmirror.core.file.Resolution;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.Wording;
@@ -24,6 +23,7 @@ import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Settings;
 import penmirror.web.gather.Intake;
 import penmirror.web.layout.NotFoundException;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
@@ -42,6 +42,7 @@ class TrayController {
   private final StudyStore studies;
   private final WorkStore works;
   private final PictureStore pictures;
+  private final PictureOpener opener;
   private final MessageSource messages;
 
   TrayController(
@@ -52,6 +53,7 @@ class TrayController {
       StudyStore studies,
       WorkStore works,
       PictureStore pictures,
+      PictureOpener opener,
       MessageSource messages) {
     this.tray = tray;
     this.table = table;
@@ -60,6 +62,7 @@ class TrayController {
     this.studies = studies;
     this.works = works;
     this.pictures = pictures;
+    this.opener = opener;
     this.messages = messages;
   }
 
@@ -171,7 +174,7 @@ class TrayController {
     byte[] bytes = pictures.file(picture).bytes();
     // A picture that came from a scan may be TIFF; all in the library have been opened before.
     scanner.scan(
-        new PictureReader().open(bytes).picture().toImage(),
+        opener.open(bytes, opened -> opened.picture().toImage()),
         new StandInScanner.Job(medium, resolution, format));
     return "redirect:/tray";
   }

@@ -19,10 +19,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.MessageSource;
 import penmirror.core.figure.View;
 import penmirror.core.measure.PixelReadings;
 import penmirror.web.DatabaseTest;
 import penmirror.web.gather.Intake;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
 
@@ -36,6 +38,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
   @Autowired DataSource dataSource;
   @Autowired Clock clock;
   @Autowired Intake intake;
+  @Autowired MessageSource messages;
   @Autowired WorkStore works;
 
   private final List<PixelReading> nodes = new ArrayList<>();
@@ -85,7 +88,9 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
   }
 
   private PixelReading node(PixelReadingStore itsStore) {
-    PixelReading node = new PixelReading(itsStore, markings, edits, new Desk(), dataSource, clock);
+    PixelReading node =
+        new PixelReading(
+            itsStore, markings, edits, new PictureOpener(), messages, dataSource, clock);
     nodes.add(node);
     return node;
   }

@@ -124,6 +124,7 @@ class OverlayTest {
         height,
         Work.Tags.NONE,
         false,
-        Profile.NONE);
+        Profile.NONE,
+        1);
   }
 }

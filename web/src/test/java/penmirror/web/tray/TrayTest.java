@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.context.support.StaticMessageSource;
 import penmirror.demoart.scan.ScanFile;
+import penmirror.web.opening.PictureOpener;
 import penmirror.web.tray.TrayPage.Ready;
 import penmirror.web.tray.TrayPage.StillWriting;
 import penmirror.web.tray.TrayPage.Unreadable;
@@ -33,7 +34,7 @@ class TrayTest {
   void setUpATray() {
     StaticMessageSource messages = new StaticMessageSource();
     messages.setUseCodeAsDefaultMessage(true);
-    tray = new Tray(folder, Clock.fixed(NOW, ZoneOffset.UTC), messages);
+    tray = new Tray(folder, Clock.fixed(NOW, ZoneOffset.UTC), new PictureOpener(), messages);
   }
 
   @ParameterizedTest
@@ -147,7 +148,10 @@ class TrayTest {
   void aMissingFolderIsAnEmptyTray() {
     Tray none =
         new Tray(
-            folder.resolve("none"), Clock.fixed(NOW, ZoneOffset.UTC), new StaticMessageSource());
+            folder.resolve("none"),
+            Clock.fixed(NOW, ZoneOffset.UTC),
+            new PictureOpener(),
+            new StaticMessageSource());
     assertThat(none.pages()).isEmpty();
     assertThat(none.page("page")).isEqualTo(Optional.empty());
   }

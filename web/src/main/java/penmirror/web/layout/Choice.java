@@ -1,0 +1,17 @@
+package penmirror.web.layout;
+
+/** A word of a form that stands for one of a few. */
+public final class Choice {
+  private Choice() {}
+
+  /**
+   * @throws RefusedException when it is none of them
+   */
+  public static <E extends Enum<E>> E of(Class<E> type, String word) {
+    try {
+      return Enum.valueOf(type, word);
+    } catch (IllegalArgumentException e) {
+      throw new RefusedException("fault.form.word", Texts.cut(word, 40));
+    }
+  }
+}

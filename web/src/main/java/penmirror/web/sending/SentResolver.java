@@ -1,0 +1,75 @@
+package penmirror.web.sending;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Objects;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.MethodParameter;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.support.WebDataBinderFactory;
+import org.springframework.web.context.request.NativeWebRequest;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.method.support.ModelAndViewContainer;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Gives handlers the form as it was sent, and pages a token for the next. */
+@Configuration
+class SentResolver implements WebMvcConfigurer, HandlerMethodArgumentResolver {
+  private static final String FIELD = "once";
+  private static final int LONGEST_TOKEN = 40;
+
+  /** The field's value on every page. */
+  @ControllerAdvice
+  static class Tokens {
+    @ModelAttribute(FIELD)
+    String once() {
+      return UUID.randomUUID().toString();
+    }
+  }
+
+  @Override
+  public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+    resolvers.add(this);
+  }
+
+  @Override
+  public boolean supportsParameter(MethodParameter parameter) {
+    return parameter.getParameterType() == Sent.class;
+  }
+
+  @Override
+  public Object resolveArgument(
+      MethodParameter parameter,
+      @Nullable ModelAndViewContainer container,
+      NativeWebRequest request,
+      @Nullable WebDataBinderFactory binders) {
+    HttpServletRequest sent =
+        Objects.requireNonNull(request.getNativeRequest(HttpServletRequest.class));
+    String token = sent.getParameter(FIELD);
+    return token == null || token.isBlank() || token.length() > LONGEST_TOKEN
+        ? new Sent("")
+        : new Sent(token + "/" + digest(sent));
+  }
+
+  private static String digest(HttpServletRequest sent) {
+    try {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      digest.update(sent.getRequestURI().getBytes(StandardCharsets.UTF_8));
+      new TreeMap<>(sent.getParameterMap())
+          .forEach(
+              (name, values) ->
+                  digest.update((name + List.of(values)).getBytes(StandardCharsets.UTF_8)));
+      return HexFormat.of().formatHex(digest.digest());
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java has SHA-256", e);
+    }
+  }
+}
