@@ -22,6 +22,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.format.MarksFile;
+import penmirror.core.geometry.Point;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.RepeatStore;
@@ -123,8 +124,11 @@ class BenchDatabaseTest extends DatabaseTest {
   @Test
   void fromThreeWorksMarkedTwiceTheErrorIsKnown() throws Exception {
     markings.save(pell, 0, source(1).truth());
+    Marks truth = source(1).truth();
     for (int i = 1; i <= 3; i++) {
-      mvc.perform(json(bench + "/repeat", MarksFile.landmarksJson(source(1).truth())))
+      Point off = new Point(0.5 * i, 0);
+      Marks again = truth.moved(truth.landmarks().keySet(), point -> point.plus(off));
+      mvc.perform(json(bench + "/repeat", MarksFile.landmarksJson(again)))
           .andExpect(status().isOk());
       assertThat(repeats.technicalError(study).isEnough()).isEqualTo(i == 3);
     }

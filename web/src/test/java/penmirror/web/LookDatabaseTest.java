@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 import static penmirror.web.storage.generated.Tables.DRAWN_NOTE;
@@ -133,9 +134,9 @@ class LookDatabaseTest extends DatabaseTest {
     String notes =
         "[{\"kind\":\"line\",\"points\":[1,2,30,40],\"text\":\"\"},"
             + "{\"kind\":\"words\",\"points\":[5,6],\"text\":\"tuft is not skull\"}]";
-    mvc.perform(notes(notes)).andExpect(status().isNoContent());
-    mvc.perform(notes("[]")).andExpect(status().isNoContent());
-    mvc.perform(notes(notes)).andExpect(status().isNoContent());
+    mvc.perform(notes(0, notes)).andExpect(status().isNoContent());
+    mvc.perform(notes(1, "[]")).andExpect(status().isNoContent());
+    mvc.perform(notes(2, notes)).andExpect(header().string("X-Version", "3"));
     assertThat(database.fetchCount(DRAWN_NOTE)).isEqualTo(3);
     mvc.perform(get(base + "/works/" + pell + "/look"))
         .andExpect(content().string(containsString("tuft is not skull")));
@@ -151,7 +152,7 @@ class LookDatabaseTest extends DatabaseTest {
           "[{\"kind\":\"line\",\"points\":[1,2,3]}]",
           "[{\"kind\":\"words\",\"text\":\"no place\"}]"
         }) {
-      mvc.perform(notes(bad)).andExpect(status().isBadRequest());
+      mvc.perform(notes(0, bad)).andExpect(status().isBadRequest());
     }
     assertThat(database.fetchCount(DRAWN_NOTE)).isZero();
   }
@@ -361,8 +362,24 @@ class LookDatabaseTest extends DatabaseTest {
         .with(csrf());
   }
 
-  private MockHttpServletRequestBuilder notes(String json) {
+  /** Two windows draw from the same notes: the second is shown the first's, and neither is lost. */
+  @Test
+  void notesDrawnInTwoWindowsMeet() throws Exception {
+    String mine = "[{\"kind\":\"line\",\"points\":[1,2,30,40],\"text\":\"\"}]";
+    String theirs = "[{\"kind\":\"words\",\"points\":[5,6],\"text\":\"first\"}]";
+    mvc.perform(notes(0, theirs)).andExpect(status().isNoContent());
+    mvc.perform(notes(0, mine))
+        .andExpect(status().isConflict())
+        .andExpect(header().string("X-Version", "1"))
+        .andExpect(content().string(containsString("first")));
+    // The same sent again by a page that never heard the answer is no conflict.
+    mvc.perform(notes(0, theirs)).andExpect(status().isNoContent());
+    assertThat(database.fetchCount(DRAWN_NOTE)).isEqualTo(1);
+  }
+
+  private MockHttpServletRequestBuilder notes(int version, String json) {
     return post(base + "/works/" + pell + "/notes")
+        .header("X-Version", version)
         .contentType("application/json")
         .content(json)
         .with(csrf());

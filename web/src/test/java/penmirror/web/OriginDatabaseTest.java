@@ -8,10 +8,14 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+import static penmirror.web.storage.generated.Tables.FIGURE_STROKE;
 
 import java.time.Duration;
+import java.time.OffsetDateTime;
+import org.jooq.JSONB;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -48,7 +52,12 @@ class OriginDatabaseTest extends DatabaseTest {
   }
 
   private MockHttpServletRequestBuilder figure(String json) {
+    return figure(0, json);
+  }
+
+  private MockHttpServletRequestBuilder figure(int version, String json) {
     return post(work + "/figure")
+        .header("X-Version", version)
         .with(csrf())
         .contentType(MediaType.APPLICATION_JSON)
         .content(json);
@@ -106,7 +115,51 @@ class OriginDatabaseTest extends DatabaseTest {
         .andExpect(status().isBadRequest())
         .andExpect(content().string(containsString("two numbers")));
     mvc.perform(figure("not json")).andExpect(status().isBadRequest());
+    mvc.perform(figure("{\"edits\":[{\"kind\":\"keep\",\"radius\":1e9,\"points\":[[1,1]]}]}"))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("where no picture is")));
+    mvc.perform(figure("{\"edits\":[{\"kind\":\"keep\",\"radius\":9,\"points\":[[60000,1]]}]}"))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("far off the picture")));
     assertThat(edits.of(sha256)).isEmpty();
+  }
+
+  private static String stroke(String kind, int x) {
+    return "{\"edits\":[{\"kind\":\"" + kind + "\",\"radius\":4.0,\"points\":[[" + x + ",9.0]]}]}";
+  }
+
+  /** Strokes of an hour were lost to a second window, and to a body that held none. */
+  @Test
+  void strokesOfTwoWindowsMeetAndNoneIsEverLost() throws Exception {
+    mvc.perform(figure(0, stroke("keep", 11)))
+        .andExpect(status().isNoContent())
+        .andExpect(header().string("X-Version", "1"));
+    mvc.perform(figure(0, stroke("drop", 22)))
+        .andExpect(status().isConflict())
+        .andExpect(header().string("X-Version", "1"))
+        .andExpect(jsonPath("$.edits[0].points[0][0]").value(11.0));
+    mvc.perform(figure(1, "{}")).andExpect(status().isBadRequest());
+    assertThat(edits.of(sha256)).hasSize(1);
+    mvc.perform(figure(1, stroke("drop", 22))).andExpect(header().string("X-Version", "2"));
+    assertThat(database.fetchCount(FIGURE_STROKE)).isEqualTo(2);
+  }
+
+  /** What an earlier version kept is passed over and said, and every page stands. */
+  @Test
+  void aStoredStrokeThatCannotBeUsedIsLeftOutAndSaid() throws Exception {
+    database
+        .insertInto(FIGURE_STROKE)
+        .set(FIGURE_STROKE.PICTURE_SHA256, sha256)
+        .set(FIGURE_STROKE.VERSION, 1)
+        .set(
+            FIGURE_STROKE.EDITS,
+            JSONB.valueOf("{\"edits\":[{\"kind\":\"keep\",\"radius\":1e9,\"points\":[[1,1]]}]}"))
+        .set(FIGURE_STROKE.SAVED_AT, OffsetDateTime.now())
+        .execute();
+    mvc.perform(get(work + "/origin"))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("One kept stroke could not be used")));
+    mvc.perform(get(work + "/origin.json")).andExpect(status().isOk());
   }
 
   private MockHttpServletRequestBuilder pick(String role, double x, double y) {

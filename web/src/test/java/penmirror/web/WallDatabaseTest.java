@@ -453,7 +453,7 @@ class WallDatabaseTest extends DatabaseTest {
             .getResponse()
             .getContentAsString();
     assertThat(page.indexOf("2 Tam")).isLessThan(page.indexOf("1 Pell"));
-    mvc.perform(get(base + "/gather?order=NOTHING")).andExpect(status().isNotFound());
+    mvc.perform(get(base + "/gather?order=NOTHING")).andExpect(status().isBadRequest());
   }
 
   private static Work.Tags tags(Framing framing, String manner) {

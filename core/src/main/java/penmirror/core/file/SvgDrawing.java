@@ -81,14 +81,7 @@ final class SvgDrawing {
    *     without end
    */
   static BufferedImage draw(byte[] bytes, PictureLimits limits) throws UnusablePictureException {
-    String text = PLAIN_DOCTYPE.matcher(new String(bytes, StandardCharsets.UTF_8)).replaceFirst("");
-    byte[] plain = text.strip().getBytes(StandardCharsets.UTF_8);
-    requireShallow(plain);
-    Document document = parse(plain);
-    requireHarmless(document.getDocumentElement(), limits);
-    if (new Weights(document).of(document.getDocumentElement()) > MOST_ELEMENTS) {
-      throw refused("repeats its parts more than " + MOST_ELEMENTS + " times");
-    }
+    byte[] plain = requireDrawable(bytes, limits);
     SVGDocument drawing = new SVGLoader().load(new ByteArrayInputStream(plain), null, LOADING);
     if (drawing == null) {
       throw unreadable();
@@ -107,6 +100,24 @@ final class SvgDrawing {
     drawing.render((java.awt.Component) null, graphics, new ViewBox(width, height));
     graphics.dispose();
     return image;
+  }
+
+  /**
+   * What is asked before anything is drawn.
+   *
+   * @return the same file without its document type
+   */
+  static byte[] requireDrawable(byte[] bytes, PictureLimits limits)
+      throws UnusablePictureException {
+    String text = PLAIN_DOCTYPE.matcher(new String(bytes, StandardCharsets.UTF_8)).replaceFirst("");
+    byte[] plain = text.strip().getBytes(StandardCharsets.UTF_8);
+    requireShallow(plain);
+    Document document = parse(plain);
+    requireHarmless(document.getDocumentElement(), limits);
+    if (new Weights(document).of(document.getDocumentElement()) > MOST_ELEMENTS) {
+      throw refused("repeats its parts more than " + MOST_ELEMENTS + " times");
+    }
+    return plain;
   }
 
   /** What follows goes down the tree by calling itself, so its depth is told first. */

@@ -93,13 +93,13 @@ public final class GuideSvg {
     out.writeDefaultNamespace("http://www.w3.org/2000/svg");
     attributes("width", width, "height", height, "viewBox", "0 0 " + width + " " + height);
     out.writeStartElement("title");
-    out.writeCharacters(Wording.text("guide.title", plan.styleName()));
+    characters(Wording.text("guide.title", plan.styleName()));
     out.writeEndElement();
     out.writeStartElement("desc");
-    out.writeCharacters(Wording.text("file.caution"));
+    characters(Wording.text("file.caution"));
     if (!plan.uncredited().isEmpty()) {
       String titles = String.join("; ", plan.uncredited());
-      out.writeCharacters("\n" + Wording.text("file.uncredited", titles));
+      characters("\n" + Wording.text("file.uncredited", titles));
     }
     out.writeEndElement();
     bands();
@@ -112,6 +112,23 @@ public final class GuideSvg {
     }
     out.writeEndElement();
     out.writeEndDocument();
+  }
+
+  /** Without what no XML may hold, such as control characters that came along with pasted words. */
+  private void characters(String text) throws XMLStreamException {
+    StringBuilder held = new StringBuilder();
+    text.codePoints().filter(GuideSvg::isHeldByXml).forEach(held::appendCodePoint);
+    out.writeCharacters(held.toString());
+  }
+
+  /** Source: XML 1.0, fifth edition, production 2, Char. */
+  private static boolean isHeldByXml(int c) {
+    return c == 0x9
+        || c == 0xA
+        || c == 0xD
+        || c >= 0x20 && c <= 0xD7FF
+        || c >= 0xE000 && c <= 0xFFFD
+        || c >= 0x10000;
   }
 
   private void beside(List<Beside> beside) throws XMLStreamException {
@@ -370,7 +387,7 @@ public final class GuideSvg {
         number(4 * hair),
         "paint-order",
         "stroke");
-    out.writeCharacters(text);
+    characters(text);
     out.writeEndElement();
   }
 

@@ -4,19 +4,24 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.sql.SQLException;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.MessageSource;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.validation.BindException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import penmirror.core.file.UnusablePictureException;
@@ -94,9 +99,34 @@ class Faults {
     return page(request, response, HttpStatus.valueOf(413), text("fault.upload.large"));
   }
 
+  /**
+   * Somebody closed the page or stopped the upload: there is nobody to tell, and nothing to log.
+   */
+  @ExceptionHandler(MultipartException.class)
+  ModelAndView cutOff(
+      MultipartException fault, HttpServletRequest request, HttpServletResponse response) {
+    if (isFullDisk(fault)) {
+      return stored(StoreFault.FULL, fault, request, response);
+    }
+    return page(request, response, HttpStatus.BAD_REQUEST, text("fault.form.unreadable"));
+  }
+
+  private static boolean isFullDisk(Throwable fault) {
+    for (Throwable cause = fault; cause != null; cause = cause.getCause()) {
+      if (StoreFault.isFullDisk(cause)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** Everything else: what the framework refuses, what the database says, and faults of ours. */
   @ExceptionHandler(Exception.class)
-  ModelAndView other(Exception fault, HttpServletRequest request, HttpServletResponse response) {
+  @Nullable ModelAndView other(
+      Exception fault, HttpServletRequest request, HttpServletResponse response) {
+    if (response.isCommitted() || fault instanceof AsyncRequestNotUsableException) {
+      return null; // Whoever asked has gone on; there is nobody to tell.
+    }
     if (fault instanceof ErrorResponse told && told.getStatusCode().is4xxClientError()) {
       HttpStatusCode status = told.getStatusCode();
       return page(request, response, status, text("fault.form.unreadable"));
@@ -105,9 +135,13 @@ class Faults {
       if (cause instanceof SQLException sql) {
         return stored(StoreFault.of(sql), fault, request, response);
       }
-      if (StoreFault.isFullDisk(cause)) {
-        return stored(StoreFault.FULL, fault, request, response);
-      }
+    }
+    if (isFullDisk(fault)) {
+      return stored(StoreFault.FULL, fault, request, response);
+    }
+    if (fault instanceof DataAccessResourceFailureException
+        || fault instanceof CannotCreateTransactionException) {
+      return stored(StoreFault.DOWN, fault, request, response);
     }
     LOG.error("{} {} failed.", request.getMethod(), request.getRequestURI(), fault);
     return page(request, response, HttpStatus.INTERNAL_SERVER_ERROR, text("fault.other"));

@@ -24,6 +24,10 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class SentResolver implements WebMvcConfigurer, HandlerMethodArgumentResolver {
   private static final String FIELD = "once";
+
+  /** Changes from page to page and is no part of what was said. */
+  private static final String GUARD = "_csrf";
+
   private static final int LONGEST_TOKEN = 40;
 
   /** The field's value on every page. */
@@ -65,8 +69,11 @@ class SentResolver implements WebMvcConfigurer, HandlerMethodArgumentResolver {
       digest.update(sent.getRequestURI().getBytes(StandardCharsets.UTF_8));
       new TreeMap<>(sent.getParameterMap())
           .forEach(
-              (name, values) ->
-                  digest.update((name + List.of(values)).getBytes(StandardCharsets.UTF_8)));
+              (name, values) -> {
+                if (!name.equals(GUARD)) {
+                  digest.update((name + List.of(values)).getBytes(StandardCharsets.UTF_8));
+                }
+              });
       return HexFormat.of().formatHex(digest.digest());
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException("Every Java has SHA-256", e);
