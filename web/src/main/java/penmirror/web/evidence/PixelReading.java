@@ -2,6 +2,7 @@ package penmirror.web.evidence;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient.ScheduleOptions;
+import com.github.kagkarlsson.scheduler.exceptions.ExecutionException;
 import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
@@ -88,10 +89,10 @@ public class PixelReading {
 
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
-    scheduler.start();
     store.outdated(PixelReader.ALGORITHM_VERSION).forEach(this::await);
     // Whatever ended the application, each that waits gets its job again.
     store.underWay().forEach(sha256 -> schedule(sha256, "", clock.instant()));
+    scheduler.start();
   }
 
   @PreDestroy
@@ -132,6 +133,11 @@ public class PixelReading {
           ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
     } catch (TaskInstanceCurrentlyExecutingException e) {
       LOG.info("Picture {} is being read already.", pictureSha256);
+    } catch (ExecutionException e) {
+      // It came to its end at this very moment: then this is a job of its own.
+      scheduler.schedule(
+          READ_PIXELS.instance(pictureSha256 + why).data(pictureSha256).scheduledTo(when),
+          ScheduleOptions.WHEN_EXISTS_DO_NOTHING);
     }
   }
 
