@@ -1,0 +1,159 @@
+package penmirror.demoart.listing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.RuleScore;
+import penmirror.core.scoring.Score;
+import penmirror.core.scoring.Scorer;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.DrawnWork;
+
+/**
+ * Every reading, rule and score of the demo as it was when the listing was last written. A change
+ * of the code that is not meant to change a number changes none here; one that is meant to says in
+ * its commit which and why.
+ *
+ * <p>Written anew with {@code mvn -pl demo-art -am test -Dtest=DemoListingTest -Dlisting.write=true
+ * -Dsurefire.failIfNoSpecifiedTests=false}.
+ */
+class DemoListingTest {
+  private static final Path PLACE = Path.of("src/test/resources/listing/demo.txt");
+
+  /** On the pictures' own size: small, so that all are read in seconds. */
+  private static final double SCALE = 0.35;
+
+  private static final int DIGITS = 5;
+
+  private record Seen(Commission commission, Evidence evidence) {
+    MeasuredWork work() {
+      return MeasuredWork.of(commission.fileName(), commission.title(), "", evidence);
+    }
+  }
+
+  @Test
+  void everyNumberOfTheDemoIsWhatItWas() throws IOException {
+    List<String> now = listing();
+    if (Boolean.getBoolean("listing.write")) {
+      Files.write(PLACE, now);
+    }
+    List<String> before;
+    try (InputStream stream = getClass().getResourceAsStream("/listing/demo.txt")) {
+      before = new String(stream.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+    }
+    List<String> different = new ArrayList<>(now);
+    different.removeAll(new java.util.HashSet<>(before));
+    assertThat(different).as("lines that differ, as they are now").isEmpty();
+    assertThat(now).hasSameSizeAs(before);
+  }
+
+  private static List<String> listing() {
+    List<String> lines = new ArrayList<>();
+    list("odile", DemoStudio.odileMarrow(), lines);
+    list("casimir", DemoStudio.casimirThole(), lines);
+    list("ines", DemoStudio.inesVantour(), lines);
+    list("own", seen(DemoStudio.ownHand()), List.of(), lines);
+    return lines;
+  }
+
+  private static void list(String hand, DemoStudio.Folder folder, List<String> lines) {
+    list(hand, seen(folder.sources()), seen(folder.redraws()), lines);
+  }
+
+  private static void list(
+      String hand, List<Seen> sources, List<Seen> redraws, List<String> lines) {
+    for (Seen seen : java.util.stream.Stream.concat(sources.stream(), redraws.stream()).toList()) {
+      MeasureCatalogue.readAll(seen.evidence())
+          .forEach(
+              (measure, result) ->
+                  lines.add(
+                      seen.commission().fileName()
+                          + " "
+                          + measure.key()
+                          + " "
+                          + result.fold(
+                              reading ->
+                                  number(reading.value()) + " ± " + number(reading.standardError()),
+                              none -> none.reason().name())));
+    }
+    StyleSheet sheet = StyleSheet.of(hand, View.FRONT, sources.stream().map(Seen::work).toList());
+    for (Rule rule : sheet.rules()) {
+      lines.add(
+          String.join(
+              " ",
+              hand,
+              "rule",
+              rule.measure().key(),
+              number(rule.centre()),
+              number(rule.spread()),
+              number(rule.tolerance()),
+              String.valueOf(rule.readingCount()),
+              rule.strength().name(),
+              number(rule.weight())));
+    }
+    Scorer scorer = new Scorer(sheet);
+    for (Seen redraw : redraws) {
+      String name = redraw.commission().fileName();
+      Score score = scorer.score(redraw.evidence());
+      lines.add(name + " overall " + score.overall().map(DemoListingTest::number).orElse("none"));
+      lines.add(name + " coverage " + number(score.coverage()));
+      score.groups().forEach((g, points) -> lines.add(name + " " + g + " " + number(points)));
+      for (RuleScore rule : score.rules()) {
+        lines.add(
+            name
+                + " credit "
+                + rule.rule().measure().key()
+                + " "
+                + rule.credit().map(DemoListingTest::number).orElse("none"));
+      }
+      for (Fix fix : score.fixes()) {
+        lines.add(name + " fix " + number(fix.pointsGained()) + " " + fix.instruction());
+      }
+    }
+  }
+
+  private static List<Seen> seen(List<Commission> commissions) {
+    return commissions.parallelStream().map(DemoListingTest::seen).toList();
+  }
+
+  private static Seen seen(Commission commission) {
+    DrawnWork drawn = DrawnWork.of(commission, SCALE);
+    try {
+      var picture = new PictureReader().open(drawn.png()).picture();
+      var readings = new PixelReader().read(picture, drawn.truth(), step -> {});
+      return new Seen(commission, new Evidence(drawn.truth(), Optional.of(readings)));
+    } catch (UnusablePictureException e) {
+      throw new IllegalStateException(commission.fileName(), e);
+    }
+  }
+
+  /** To five digits: what the last ones say is the machine's rounding. */
+  private static String number(double value) {
+    return value == 0 || !Double.isFinite(value)
+        ? Double.toString(value)
+        : new java.math.BigDecimal(value)
+            .round(new java.math.MathContext(DIGITS))
+            .toPlainString()
+            .toLowerCase(Locale.ROOT);
+  }
+}
