@@ -20,7 +20,7 @@ import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.ReadingInputs;
 import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.Proposer;
 import penmirror.core.raster.Picture;
@@ -91,7 +91,11 @@ final class Inputs {
       }
     }
     return new Evidence(
-        all, Optional.of(new PixelReader().read(picture, known.confirmed(), step -> {})));
+        all,
+        Optional.of(
+            ReadingInputs.of(image.toString(), known, List.of())
+                .look(picture, step -> {})
+                .readings()));
   }
 
   static Picture picture(Path image) throws UnusableInputException {

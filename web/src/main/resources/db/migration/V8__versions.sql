@@ -3,16 +3,17 @@ alter table work add column version integer default 1 not null;
 alter table work add column traits_version integer default 1 not null;
 alter table study add column version integer default 1 not null;
 
--- Strokes that mend a figure: every save is a row of its own, as with markings.
+-- Strokes that mend the figure of a work: every save is a row of its own, as with markings.
 create table figure_stroke (
-  picture_sha256 varchar(64) not null references picture (sha256) on delete cascade,
+  work_id bigint not null references work (id) on delete cascade,
   version integer not null,
   edits jsonb not null,
   saved_at timestamp with time zone not null,
-  primary key (picture_sha256, version)
+  primary key (work_id, version)
 );
-insert into figure_stroke (picture_sha256, version, edits, saved_at)
-  select picture_sha256, 1, edits, changed_at from figure_edit;
+insert into figure_stroke (work_id, version, edits, saved_at)
+  select work.id, 1, figure_edit.edits, figure_edit.changed_at
+  from figure_edit join work on work.picture_sha256 = figure_edit.picture_sha256;
 drop table figure_edit;
 
 -- A form that was sent, told by its token and content, with where it led: sent twice it leads there

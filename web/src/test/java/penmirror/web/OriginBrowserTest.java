@@ -33,7 +33,6 @@ class OriginBrowserTest extends BrowserTest {
   @Autowired PixelReadingStore readings;
   @Autowired FigureEditStore edits;
 
-  private String sha256;
   private long workId;
 
   @BeforeEach
@@ -45,16 +44,15 @@ class OriginBrowserTest extends BrowserTest {
                     study, source(1).png(), Work.Role.SOURCE, "Pell", "by hand", View.FRONT))
             .workId();
     markings.save(workId, 0, source(1).truth());
-    sha256 = works.require(study, workId).pictureSha256();
     await()
         .atMost(Duration.ofSeconds(60))
-        .until(() -> readings.progress(sha256).state() == PixelReadingStore.State.READ);
+        .until(() -> readings.progress(workId).state() == PixelReadingStore.State.READ);
     page.navigate(url("/studies/" + study + "/works/" + workId + "/origin"));
     assertThat(page.locator("#state")).isHidden();
   }
 
   private PixelReadings read() {
-    return readings.progress(sha256).readings().orElseThrow();
+    return readings.progress(workId).readings().orElseThrow();
   }
 
   @Test
@@ -113,12 +111,12 @@ class OriginBrowserTest extends BrowserTest {
     Point chin = source(1).truth().point(Landmark.CHIN).orElseThrow();
     stroke(chin.plus(new Point(0, 150)), sole);
     assertThat(page.locator("#figure-state")).containsText("read again");
-    assertThat(edits.of(sha256)).singleElement();
-    assertThat(edits.of(sha256).get(0).kind()).isEqualTo(FigureEdit.Kind.DROP);
+    assertThat(edits.of(workId)).singleElement();
+    assertThat(edits.of(workId).get(0).kind()).isEqualTo(FigureEdit.Kind.DROP);
     assertThat(read().figureAreaPixels()).isLessThan(before - 10_000);
     page.locator("#undo-stroke").click();
     until("() => document.getElementById('figure-state').textContent.includes('read again')");
-    assertThat(edits.of(sha256)).isEmpty();
+    assertThat(edits.of(workId)).isEmpty();
     await().atMost(Duration.ofSeconds(20)).until(() -> read().figureAreaPixels() == before);
     page.reload();
     assertThat(page.locator("#state")).isHidden();
@@ -134,17 +132,17 @@ class OriginBrowserTest extends BrowserTest {
     Point chin = source(1).truth().point(Landmark.CHIN).orElseThrow();
     stroke(chin.plus(new Point(-60, 120)), chin.plus(new Point(60, 130)));
     assertThat(page.locator("#figure-state")).containsText("read again");
-    assertThat(edits.of(sha256)).singleElement();
-    assertThat(edits.of(sha256).get(0).kind()).isEqualTo(FigureEdit.Kind.HAIR);
+    assertThat(edits.of(workId)).singleElement();
+    assertThat(edits.of(workId).get(0).kind()).isEqualTo(FigureEdit.Kind.HAIR);
     page.locator("[data-layer='figure'].bare:not(.reading)").click();
     assertThat(page.locator("[data-brush='hair']")).isHidden();
     // What was said of the parts is not taken back from the figure's side.
     page.locator("#undo-stroke").click();
-    assertThat(edits.of(sha256)).hasSize(1);
+    assertThat(edits.of(workId)).hasSize(1);
     page.locator("[data-layer='parts'].bare:not(.reading)").click();
     page.locator("#as-found").click();
     until("() => document.getElementById('figure-state').textContent.includes('read again')");
-    assertThat(edits.of(sha256)).isEmpty();
+    assertThat(edits.of(workId)).isEmpty();
     assertThat(complaints).isEmpty();
   }
 

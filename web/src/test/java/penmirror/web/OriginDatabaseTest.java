@@ -38,17 +38,16 @@ class OriginDatabaseTest extends DatabaseTest {
   @Autowired PixelReadingStore readings;
 
   private String work;
-  private String sha256;
+  private long id;
 
   @BeforeEach
   void takeAPicture() {
     long study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
-    long id =
+    id =
         ((Intake.Taken)
                 intake.take(study, source(1).png(), Work.Role.SOURCE, "Pell", "", View.FRONT))
             .workId();
     work = "/studies/" + study + "/works/" + id;
-    sha256 = works.require(study, id).pictureSha256();
   }
 
   private MockHttpServletRequestBuilder figure(String json) {
@@ -93,17 +92,16 @@ class OriginDatabaseTest extends DatabaseTest {
   void strokesAreKeptAndThePictureIsReadAnew() throws Exception {
     await()
         .atMost(Duration.ofSeconds(60))
-        .until(() -> readings.progress(sha256).state() == PixelReadingStore.State.READ);
-    long before = readings.progress(sha256).readings().orElseThrow().figureAreaPixels();
+        .until(() -> readings.progress(id).state() == PixelReadingStore.State.READ);
+    long before = readings.progress(id).readings().orElseThrow().figureAreaPixels();
     mvc.perform(
             figure(
                 "{\"edits\":[{\"kind\":\"drop\",\"radius\":90,\"points\":[[600,700],[640,900]]}]}"))
         .andExpect(status().isNoContent());
-    assertThat(edits.of(sha256)).hasSize(1);
+    assertThat(edits.of(id)).hasSize(1);
     await()
         .atMost(Duration.ofSeconds(60))
-        .until(
-            () -> readings.progress(sha256).readings().orElseThrow().figureAreaPixels() < before);
+        .until(() -> readings.progress(id).readings().orElseThrow().figureAreaPixels() < before);
   }
 
   @Test
@@ -121,7 +119,33 @@ class OriginDatabaseTest extends DatabaseTest {
     mvc.perform(figure("{\"edits\":[{\"kind\":\"keep\",\"radius\":9,\"points\":[[60000,1]]}]}"))
         .andExpect(status().isBadRequest())
         .andExpect(content().string(containsString("far off the picture")));
-    assertThat(edits.of(sha256)).isEmpty();
+    assertThat(edits.of(id)).isEmpty();
+  }
+
+  /** Once the last marks of any work of the picture moved the readings of all of them. */
+  @Test
+  void whatIsMarkedOrMendedInOneStudyMovesNoOther() throws Exception {
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(id).state() == PixelReadingStore.State.READ);
+    long otherStudy = studies.begin("Another", "Somebody else", "", "");
+    long twin =
+        ((Intake.Taken)
+                intake.take(otherStudy, source(1).png(), Work.Role.SOURCE, "Pell", "", View.FRONT))
+            .workId();
+    // Equal inputs: what the first was read from holds for the second at once.
+    assertThat(readings.progress(twin).state()).isEqualTo(PixelReadingStore.State.READ);
+    var before = readings.progress(twin).readings();
+    mvc.perform(
+            figure(
+                "{\"edits\":[{\"kind\":\"drop\",\"radius\":90,\"points\":[[600,700],[640,900]]}]}"))
+        .andExpect(status().isNoContent());
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(id).state() == PixelReadingStore.State.READ);
+    assertThat(readings.progress(id).readings()).isNotEqualTo(before);
+    assertThat(readings.progress(twin).readings()).isEqualTo(before);
+    assertThat(edits.of(twin)).isEmpty();
   }
 
   private static String stroke(String kind, int x) {
@@ -139,7 +163,7 @@ class OriginDatabaseTest extends DatabaseTest {
         .andExpect(header().string("X-Version", "1"))
         .andExpect(jsonPath("$.edits[0].points[0][0]").value(11.0));
     mvc.perform(figure(1, "{}")).andExpect(status().isBadRequest());
-    assertThat(edits.of(sha256)).hasSize(1);
+    assertThat(edits.of(id)).hasSize(1);
     mvc.perform(figure(1, stroke("drop", 22))).andExpect(header().string("X-Version", "2"));
     assertThat(database.fetchCount(FIGURE_STROKE)).isEqualTo(2);
   }
@@ -149,7 +173,7 @@ class OriginDatabaseTest extends DatabaseTest {
   void aStoredStrokeThatCannotBeUsedIsLeftOutAndSaid() throws Exception {
     database
         .insertInto(FIGURE_STROKE)
-        .set(FIGURE_STROKE.PICTURE_SHA256, sha256)
+        .set(FIGURE_STROKE.WORK_ID, id)
         .set(FIGURE_STROKE.VERSION, 1)
         .set(
             FIGURE_STROKE.EDITS,

@@ -210,8 +210,8 @@ class PagesDatabaseTest extends DatabaseTest {
     Work attempt = take(redraw(1), Work.Role.REDRAW);
     markings.save(attempt.id(), 0, redraw(1).truth());
     // Some may have been read before they were marked.
-    works.inRole(study, Work.Role.SOURCE).forEach(w -> pixelReading.askAnew(w.pictureSha256()));
-    pixelReading.askAnew(attempt.pictureSha256());
+    works.inRole(study, Work.Role.SOURCE).forEach(pixelReading::want);
+    pixelReading.want(attempt);
     awaitReadings();
 
     String page = text("/studies/" + study + "/mirror/" + attempt.id());
@@ -346,7 +346,7 @@ class PagesDatabaseTest extends DatabaseTest {
         .andExpect(status().isOk());
     mvc.perform(post("/studies/" + study + "/works/" + work.id() + "/pixels/again").with(csrf()));
     awaitPixels();
-    assertThat(pixelReadings.progress(work.pictureSha256()).readings()).isPresent();
+    assertThat(pixelReadings.progress(work.id()).readings()).isPresent();
   }
 
   private Work take(DrawnWork drawn, Work.Role role) throws Exception {
@@ -387,7 +387,7 @@ class PagesDatabaseTest extends DatabaseTest {
       boolean busy =
           java.util.stream.Stream.of(Work.Role.values())
               .flatMap(role -> works.inRole(study, role).stream())
-              .anyMatch(work -> pixelReadings.progress(work.pictureSha256()).isUnderWay());
+              .anyMatch(work -> pixelReadings.progress(work.id()).isUnderWay());
       if (!busy) {
         return;
       }

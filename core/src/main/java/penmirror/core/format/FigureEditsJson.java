@@ -20,7 +20,12 @@ public final class FigureEditsJson {
 
   public static String write(List<FigureEdit> edits) {
     ObjectNode node = Json.object();
-    ArrayNode array = node.putArray("edits");
+    node.set("edits", node(edits));
+    return Json.line(node);
+  }
+
+  static ArrayNode node(List<FigureEdit> edits) {
+    ArrayNode array = Json.object().putArray("edits");
     for (FigureEdit edit : edits) {
       ObjectNode one = array.addObject();
       one.put("kind", edit.kind().word());
@@ -28,7 +33,7 @@ public final class FigureEditsJson {
       ArrayNode points = one.putArray("points");
       edit.points().forEach(point -> points.addArray().add(point.x()).add(point.y()));
     }
-    return Json.line(node);
+    return array;
   }
 
   /**
@@ -39,6 +44,10 @@ public final class FigureEditsJson {
     if (!(Json.parseObject(json).path("edits") instanceof ArrayNode array)) {
       throw new FormatException("Expected a list of strokes in \"edits\".");
     }
+    return edits(array);
+  }
+
+  static List<FigureEdit> edits(JsonNode array) throws FormatException {
     List<FigureEdit> edits = new ArrayList<>();
     int points = 0;
     for (JsonNode node : array) {

@@ -57,7 +57,7 @@ public final class PixelReader {
   }
 
   /** The landmarks by which pixels are read: the head's frame, and the openings of the eyes. */
-  private static final Set<Landmark> HEEDED =
+  static final Set<Landmark> HEEDED =
       Set.of(
           Landmark.CROWN,
           Landmark.CHIN,

@@ -34,7 +34,7 @@ import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.demoart.studio.Hands;
 import penmirror.demoart.studio.Illustration;
-import penmirror.web.evidence.MarkingStore;
+import penmirror.web.evidence.Keeping;
 import penmirror.web.gather.Intake;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
@@ -59,7 +59,7 @@ class DemoLoader {
   private final StudyStore studies;
   private final WorkStore works;
   private final Intake intake;
-  private final MarkingStore markings;
+  private final Keeping keeping;
   private final ScopeStore scopes;
   private final Tray tray;
   private final StandInScanner scanner;
@@ -69,7 +69,7 @@ class DemoLoader {
       StudyStore studies,
       WorkStore works,
       Intake intake,
-      MarkingStore markings,
+      Keeping keeping,
       ScopeStore scopes,
       Tray tray,
       StandInScanner scanner,
@@ -77,7 +77,7 @@ class DemoLoader {
     this.studies = studies;
     this.works = works;
     this.intake = intake;
-    this.markings = markings;
+    this.keeping = keeping;
     this.scopes = scopes;
     this.tray = tray;
     this.scanner = scanner;
@@ -200,7 +200,8 @@ class DemoLoader {
         works.sayParts(taken.workId(), Map.of(Part.PROP.word(), true));
       }
       if (order.marked()) {
-        markings.save(taken.workId(), 0, drawn.truth());
+        Work work = works.require(order.studyId(), taken.workId());
+        keeping.marks(work, 0, drawn.truth(), "");
       }
     } else if (outcome instanceof Intake.Refused) {
       throw new IllegalStateException("Demo picture " + drawn.fileName() + ": " + outcome);

@@ -28,7 +28,7 @@ public class EvidenceFinder {
   public Evidence of(Work work, MarkingError markingError) {
     return new Evidence(
         markings.newest(work.id(), work.view()).marks(),
-        pixelReadings.progress(work.pictureSha256()).readings(),
+        pixelReadings.progress(work.id()).readings(),
         markingError);
   }
 

@@ -1,7 +1,7 @@
 package penmirror.web.evidence;
 
 import static penmirror.web.storage.generated.Tables.FIGURE_STROKE;
-import static penmirror.web.storage.generated.Tables.PICTURE;
+import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -15,8 +15,8 @@ import penmirror.core.format.FigureEditsJson;
 import penmirror.core.measure.FigureEdit;
 
 /**
- * Keeps corrections by hand of what counts as figure. They belong to the picture. Each save is a
- * new version; none is overwritten.
+ * Keeps corrections by hand of what counts as figure in a work. Each save is a new version; none is
+ * overwritten.
  */
 @Repository
 public class FigureEditStore {
@@ -40,14 +40,14 @@ public class FigureEditStore {
   }
 
   /** None where the figure was never corrected. */
-  public List<FigureEdit> of(String pictureSha256) {
-    return newest(pictureSha256).edits();
+  public List<FigureEdit> of(long workId) {
+    return newest(workId).edits();
   }
 
-  public Strokes newest(String pictureSha256) {
+  public Strokes newest(long workId) {
     return database
         .selectFrom(FIGURE_STROKE)
-        .where(FIGURE_STROKE.PICTURE_SHA256.eq(pictureSha256))
+        .where(FIGURE_STROKE.WORK_ID.eq(workId))
         .orderBy(FIGURE_STROKE.VERSION.desc())
         .limit(1)
         .fetchOptional(
@@ -65,21 +65,16 @@ public class FigureEditStore {
    * @return the newest version, or empty when another save came in between: nothing is saved then
    */
   @Transactional
-  public OptionalInt save(String pictureSha256, int madeFromVersion, List<FigureEdit> edits) {
-    // Two saves on one picture go one after the other.
-    database
-        .select(PICTURE.SHA256)
-        .from(PICTURE)
-        .where(PICTURE.SHA256.eq(pictureSha256))
-        .forUpdate()
-        .fetch();
-    Strokes newest = newest(pictureSha256);
+  public OptionalInt save(long workId, int madeFromVersion, List<FigureEdit> edits) {
+    // Two saves on one work go one after the other.
+    database.select(WORK.ID).from(WORK).where(WORK.ID.eq(workId)).forUpdate().fetch();
+    Strokes newest = newest(workId);
     if (newest.version() != madeFromVersion) {
       return newest.edits().equals(edits) ? OptionalInt.of(newest.version()) : OptionalInt.empty();
     }
     database
         .insertInto(FIGURE_STROKE)
-        .set(FIGURE_STROKE.PICTURE_SHA256, pictureSha256)
+        .set(FIGURE_STROKE.WORK_ID, workId)
         .set(FIGURE_STROKE.VERSION, newest.version() + 1)
         .set(FIGURE_STROKE.EDITS, JSONB.valueOf(FigureEditsJson.write(edits)))
         .set(FIGURE_STROKE.SAVED_AT, OffsetDateTime.now(clock))

@@ -73,21 +73,6 @@ public class MarkingStore {
             row -> kept(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)).marks());
   }
 
-  /** The marking last saved on any work that shows a picture; none where nothing was marked. */
-  Marks newestOnPicture(String pictureSha256) {
-    return database
-        .select(MARKING.LANDMARKS, WORK.VIEW)
-        .from(MARKING)
-        .join(WORK)
-        .on(WORK.ID.eq(MARKING.WORK_ID))
-        .where(WORK.PICTURE_SHA256.eq(pictureSha256))
-        .orderBy(MARKING.SAVED_AT.desc(), MARKING.VERSION.desc())
-        .limit(1)
-        .fetchOptional(
-            row -> kept(View.ofWord(row.get(WORK.VIEW)), row.get(MARKING.LANDMARKS)).marks())
-        .orElse(Marks.none(View.FRONT));
-  }
-
   /**
    * Saves a marking that was made from a given version. The newest marking sent again is no
    * conflict: a page that never heard the answer may ask twice.

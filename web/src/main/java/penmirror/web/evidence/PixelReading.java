@@ -6,6 +6,7 @@ import com.github.kagkarlsson.scheduler.exceptions.ExecutionException;
 import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jakarta.annotation.PreDestroy;
@@ -24,11 +25,15 @@ import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
-import penmirror.core.figure.Marks;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.ReadingInputs;
 import penmirror.web.opening.PictureOpener;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
 
 /**
  * Reads pixels in the background. Jobs lie in PostgreSQL: one that was cut off by a restart is
@@ -47,8 +52,8 @@ public class PixelReading {
   private static final Duration MARKS_REST = Duration.ofSeconds(6);
 
   private final PixelReadingStore store;
-  private final MarkingStore markings;
-  private final FigureEditStore edits;
+  private final InputsFinder inputs;
+  private final WorkStore works;
   private final PictureOpener opener;
   private final MessageSource messages;
   private final Clock clock;
@@ -56,15 +61,15 @@ public class PixelReading {
 
   PixelReading(
       PixelReadingStore store,
-      MarkingStore markings,
-      FigureEditStore edits,
+      InputsFinder inputs,
+      WorkStore works,
       PictureOpener opener,
       MessageSource messages,
       DataSource dataSource,
       Clock clock) {
     this.store = store;
-    this.markings = markings;
-    this.edits = edits;
+    this.inputs = inputs;
+    this.works = works;
     this.opener = opener;
     this.messages = messages;
     this.clock = clock;
@@ -89,9 +94,11 @@ public class PixelReading {
 
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
-    store.outdated(PixelReader.ALGORITHM_VERSION).forEach(this::await);
+    store
+        .outdated(PixelReader.ALGORITHM_VERSION)
+        .forEach((work, study) -> want(works.require(study, work)));
     // Whatever ended the application, each that waits gets its job again.
-    store.underWay().forEach(sha256 -> schedule(sha256, "", clock.instant()));
+    store.underWay().forEach(hash -> schedule(hash, clock.instant()));
     scheduler.start();
   }
 
@@ -101,95 +108,90 @@ public class PixelReading {
   }
 
   /**
-   * Notes that a picture is to be read, unless it has been read or is waiting already; part of the
-   * transaction that takes it in. {@link #ask} then sees to it.
+   * Has a work read as it is now, unless that was read already. Within a transaction the wish is
+   * part of it, and the reading begins once it is sure that all is kept.
    */
-  public void await(String pictureSha256) {
-    store.await(pictureSha256, PixelReader.ALGORITHM_VERSION);
-  }
-
-  /** Has a picture read, unless it has been read. */
-  public void ask(String pictureSha256) {
-    await(pictureSha256);
-    if (store.isUnderWay(pictureSha256)) {
-      schedule(pictureSha256, "", clock.instant());
-    }
+  public void want(Work work) {
+    want(work, Duration.ZERO);
   }
 
   /** After the head or the eyes were marked otherwise: some readings heed where they are. */
-  public void askOnceMarksRest(String pictureSha256) {
-    schedule(pictureSha256, ":marks", clock.instant().plus(MARKS_REST));
+  public void wantOnceMarksRest(Work work) {
+    want(work, MARKS_REST);
   }
 
-  /**
-   * A job that waits is brought to the given time; one that runs will do the work itself.
-   *
-   * @param why tells jobs of one picture apart, so that what changes while it is read is read again
-   */
-  private void schedule(String pictureSha256, String why, Instant when) {
-    try {
-      scheduler.schedule(
-          READ_PIXELS.instance(pictureSha256 + why).data(pictureSha256).scheduledTo(when),
-          ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
-    } catch (TaskInstanceCurrentlyExecutingException e) {
-      LOG.info("Picture {} is being read already.", pictureSha256);
-    } catch (ExecutionException e) {
-      // It came to its end at this very moment: then this is a job of its own.
-      scheduler.schedule(
-          READ_PIXELS.instance(pictureSha256 + why).data(pictureSha256).scheduledTo(when),
-          ScheduleOptions.WHEN_EXISTS_DO_NOTHING);
-    }
-  }
-
-  /** After the figure was corrected: what was read before stays until it is read anew. */
-  public void askAnew(String pictureSha256) {
-    schedule(pictureSha256, ":figure", clock.instant());
-  }
-
-  public void askAgain(String pictureSha256) {
-    store.forget(pictureSha256);
-    ask(pictureSha256);
+  /** Has a work read again, though it was read or stopped. */
+  public void wantAgain(Work work) {
+    store.readAgain(store.want(work.id(), inputs.of(work)));
+    want(work);
   }
 
   /** Asks the work to end at its next step; what was read before is kept. */
-  public void stop(String pictureSha256) {
-    store.stop(pictureSha256);
+  public void stop(Work work) {
+    store.stop(work.id());
   }
 
-  private void read(String sha256) {
-    Optional<byte[]> file = store.file(sha256);
-    if (file.isEmpty()) {
-      return; // The picture was taken away before its turn came.
+  private void want(Work work, Duration rest) {
+    String hash = store.want(work.id(), inputs.of(work));
+    if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+      scheduleIfUnderWay(hash, rest);
+      return;
     }
-    store.reopen(sha256);
-    Marks heeded = markings.newestOnPicture(sha256).confirmed();
+    TransactionSynchronizationManager.registerSynchronization(
+        new TransactionSynchronization() {
+          @Override
+          public void afterCommit() {
+            scheduleIfUnderWay(hash, rest);
+          }
+        });
+  }
+
+  private void scheduleIfUnderWay(String hash, Duration rest) {
+    if (store.isUnderWay(hash)) {
+      schedule(hash, clock.instant().plus(rest));
+    }
+  }
+
+  /** A job that waits is brought to the given time; one that runs will do the work itself. */
+  private void schedule(String hash, Instant when) {
+    TaskInstance.Builder<String> job = READ_PIXELS.instance(hash).data(hash);
+    try {
+      scheduler.schedule(job.scheduledTo(when), ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
+    } catch (TaskInstanceCurrentlyExecutingException e) {
+      LOG.info("Reading {} is under way already.", hash);
+    } catch (ExecutionException e) {
+      // It came to its end at this very moment: then this is a job of its own.
+      scheduler.schedule(job.scheduledTo(when), ScheduleOptions.WHEN_EXISTS_DO_NOTHING);
+    }
+  }
+
+  private void read(String hash) {
+    Optional<ReadingInputs> wanted = store.toRead(hash);
+    Optional<byte[]> file = wanted.flatMap(w -> store.file(w.pictureSha256()));
+    if (wanted.isEmpty() || file.isEmpty()) {
+      return; // Nobody waits for it any more.
+    }
     try {
       PixelReadings readings =
           opener.openInBackground(
               file.get(),
-              opened ->
-                  new PixelReader()
-                      .look(opened.picture(), heeded, edits.of(sha256), step -> begin(sha256, step))
-                      .readings());
-      store.finish(sha256, readings);
-      if (PixelReader.heedsOtherwise(heeded, markings.newestOnPicture(sha256))) {
-        askOnceMarksRest(sha256); // It was marked while it was read.
-      }
+              opened -> wanted.get().look(opened.picture(), step -> begin(hash, step)).readings());
+      store.finish(hash, readings);
     } catch (CancellationException e) {
-      LOG.info("Reading of picture {} was stopped.", sha256);
+      LOG.info("Reading {} was stopped.", hash);
     } catch (UnusablePictureException e) {
-      store.fail(sha256, String.valueOf(e.getMessage()));
+      store.fail(hash, String.valueOf(e.getMessage()));
     } catch (DataAccessException | TransactionException e) {
       throw e; // The database is away; the job is tried again.
     } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
       // Tried again it would only fail again.
-      LOG.error("Picture {} could not be read.", sha256, e);
-      store.fail(sha256, messages.getMessage("reading.fault", new Object[0], Locale.ENGLISH));
+      LOG.error("Reading {} failed.", hash, e);
+      store.fail(hash, messages.getMessage("reading.fault", new Object[0], Locale.ENGLISH));
     }
   }
 
-  private void begin(String sha256, PixelReader.Step step) {
-    if (!store.beginStep(sha256, step)) {
+  private void begin(String hash, PixelReader.Step step) {
+    if (!store.beginStep(hash, step)) {
       throw new CancellationException();
     }
   }

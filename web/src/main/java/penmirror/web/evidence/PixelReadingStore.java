@@ -14,18 +14,31 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.jooq.Record;
+import org.jooq.SelectConditionStep;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.PixelReadingsJson;
+import penmirror.core.format.ReadingInputsJson;
 import penmirror.core.measure.PixelReader.Step;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.ReadingInputs;
 
-/** Keeps what pixels told, and how far the reading of each picture is. */
+/**
+ * Keeps what pixels told, by all that it was read from, and how far each reading is. A work wants
+ * the readings of what it is now; until they are there it shows those it had.
+ */
 @Repository
 public class PixelReadingStore {
   private static final Logger LOG = LoggerFactory.getLogger(PixelReadingStore.class);
+
+  private static final penmirror.web.storage.generated.tables.PixelReading WANTED =
+      PIXEL_READING.as("wanted");
+
+  private static final penmirror.web.storage.generated.tables.PixelReading SHOWN =
+      PIXEL_READING.as("shown");
 
   private static final Condition IS_UNDER_WAY =
       PIXEL_READING.STATE.in(State.WAITING.word(), State.READING.word());
@@ -38,7 +51,7 @@ public class PixelReadingStore {
     this.clock = clock;
   }
 
-  /** How far the reading of a picture is. */
+  /** How far a reading is. */
   public enum State {
     WAITING,
     READING,
@@ -53,6 +66,7 @@ public class PixelReadingStore {
 
   /**
    * @param step the stretch of work it is in, while reading
+   * @param readings what is shown: of the work as it is, or as it was until that is read
    * @param message why it failed
    */
   public record Progress(
@@ -75,125 +89,192 @@ public class PixelReadingStore {
   public static final Progress NOT_BEGUN =
       new Progress(State.WAITING, Optional.empty(), Optional.empty(), "");
 
-  public Progress progress(String sha256) {
-    return database
-        .selectFrom(PIXEL_READING)
-        .where(PIXEL_READING.PICTURE_SHA256.eq(sha256))
-        .fetchOptional(PixelReadingStore::progress)
-        .orElse(NOT_BEGUN);
+  public Progress progress(long workId) {
+    return select(WORK.ID.eq(workId)).fetchOptional(PixelReadingStore::progress).orElse(NOT_BEGUN);
   }
 
-  /** Of every picture in a study that was asked to be read, by its hash. */
-  public Map<String, Progress> progressOf(long studyId) {
+  /** Of every work in a study. */
+  public Map<Long, Progress> progressOf(long studyId) {
+    return select(WORK.STUDY_ID.eq(studyId)).fetchMap(WORK.ID, PixelReadingStore::progress);
+  }
+
+  private SelectConditionStep<? extends Record> select(Condition which) {
     return database
-        .selectFrom(PIXEL_READING)
-        .where(
-            PIXEL_READING.PICTURE_SHA256.in(
-                database.select(WORK.PICTURE_SHA256).from(WORK).where(WORK.STUDY_ID.eq(studyId))))
-        .fetchMap(PIXEL_READING.PICTURE_SHA256, PixelReadingStore::progress);
+        .select(WORK.ID, WANTED.STATE, WANTED.STEP, WANTED.MESSAGE, WANTED.READINGS, SHOWN.READINGS)
+        .from(WORK)
+        .leftJoin(WANTED)
+        .on(WANTED.INPUTS_HASH.eq(WORK.WANTED_READING))
+        .leftJoin(SHOWN)
+        .on(SHOWN.INPUTS_HASH.eq(WORK.SHOWN_READING), WANTED.READINGS.isNull())
+        .where(which);
   }
 
   private static Progress progress(Record row) {
-    return new Progress(
-        State.valueOf(row.get(PIXEL_READING.STATE).toUpperCase(Locale.ROOT)),
-        step(row.get(PIXEL_READING.STEP)),
-        Optional.ofNullable(row.get(PIXEL_READING.READINGS)).flatMap(PixelReadingStore::readings),
-        row.get(PIXEL_READING.MESSAGE));
+    String state = row.get(WANTED.STATE);
+    Optional<PixelReadings> readings =
+        Optional.ofNullable(row.get(WANTED.READINGS))
+            .or(() -> Optional.ofNullable(row.get(SHOWN.READINGS)))
+            .flatMap(PixelReadingStore::readings);
+    return state == null
+        ? new Progress(State.WAITING, Optional.empty(), readings, "")
+        : new Progress(
+            State.valueOf(state.toUpperCase(Locale.ROOT)),
+            step(row.get(WANTED.STEP)),
+            readings,
+            row.get(WANTED.MESSAGE));
   }
 
-  /** True when the picture now waits to be read; false when it was read or is under way. */
-  boolean await(String sha256, int algorithmVersion) {
-    return database
-            .insertInto(PIXEL_READING)
-            .set(PIXEL_READING.PICTURE_SHA256, sha256)
-            .set(PIXEL_READING.STATE, State.WAITING.word())
-            .set(PIXEL_READING.STEP, "")
-            .set(PIXEL_READING.ALGORITHM_VERSION, algorithmVersion)
-            .set(PIXEL_READING.MESSAGE, "")
-            .set(PIXEL_READING.CHANGED_AT, OffsetDateTime.now(clock))
-            .onConflict(PIXEL_READING.PICTURE_SHA256)
-            .doUpdate()
-            .set(PIXEL_READING.STATE, State.WAITING.word())
-            .set(PIXEL_READING.ALGORITHM_VERSION, algorithmVersion)
-            .where(PIXEL_READING.ALGORITHM_VERSION.ne(algorithmVersion))
-            .execute()
-        > 0;
-  }
-
-  /** Lets a picture that has been read be read again; what it told stays until then. */
-  void reopen(String sha256) {
+  /**
+   * Notes what a work wants to be read from. Readings that are there already are shown at once.
+   *
+   * @return by what the reading is found
+   */
+  @Transactional
+  public String want(long workId, ReadingInputs inputs) {
+    String hash = ReadingInputsJson.hash(inputs);
     database
-        .update(PIXEL_READING)
-        .set(PIXEL_READING.STATE, State.READING.word())
-        .where(PIXEL_READING.PICTURE_SHA256.eq(sha256), PIXEL_READING.STATE.eq(State.READ.word()))
+        .insertInto(PIXEL_READING)
+        .set(PIXEL_READING.INPUTS_HASH, hash)
+        .set(PIXEL_READING.PICTURE_SHA256, inputs.pictureSha256())
+        .set(PIXEL_READING.INPUTS, JSONB.valueOf(ReadingInputsJson.write(inputs)))
+        .set(PIXEL_READING.ALGORITHM_VERSION, inputs.algorithmVersion())
+        .set(PIXEL_READING.STATE, State.WAITING.word())
+        .set(PIXEL_READING.STEP, "")
+        .set(PIXEL_READING.MESSAGE, "")
+        .set(PIXEL_READING.CHANGED_AT, OffsetDateTime.now(clock))
+        .onConflictDoNothing()
+        .execute();
+    database.update(WORK).set(WORK.WANTED_READING, hash).where(WORK.ID.eq(workId)).execute();
+    show(hash);
+    return hash;
+  }
+
+  /** Works that want a reading which is there show it. */
+  private void show(String hash) {
+    database
+        .update(WORK)
+        .set(WORK.SHOWN_READING, hash)
+        .where(
+            WORK.WANTED_READING.eq(hash),
+            org.jooq.impl.DSL.exists(
+                database
+                    .selectOne()
+                    .from(PIXEL_READING)
+                    .where(PIXEL_READING.INPUTS_HASH.eq(hash), PIXEL_READING.READINGS.isNotNull())))
         .execute();
   }
 
-  void forget(String sha256) {
-    database.deleteFrom(PIXEL_READING).where(PIXEL_READING.PICTURE_SHA256.eq(sha256)).execute();
+  /** Lets what a work wants be read again; what it told stays until then. */
+  void readAgain(String hash) {
+    database
+        .update(PIXEL_READING)
+        .set(PIXEL_READING.STATE, State.WAITING.word())
+        .set(PIXEL_READING.STEP, "")
+        .where(PIXEL_READING.INPUTS_HASH.eq(hash))
+        .execute();
   }
 
-  /** Pictures whose readings were made by another version of the algorithm. */
-  List<String> outdated(int algorithmVersion) {
+  /** What is to be read; empty when no work wants it any more, or it is read or stopped. */
+  Optional<ReadingInputs> toRead(String hash) {
     return database
-        .select(PIXEL_READING.PICTURE_SHA256)
+        .select(PIXEL_READING.INPUTS)
         .from(PIXEL_READING)
-        .where(PIXEL_READING.ALGORITHM_VERSION.ne(algorithmVersion))
-        .fetch(PIXEL_READING.PICTURE_SHA256);
+        .where(
+            PIXEL_READING.INPUTS_HASH.eq(hash),
+            IS_UNDER_WAY,
+            org.jooq.impl.DSL.exists(
+                database.selectOne().from(WORK).where(WORK.WANTED_READING.eq(hash))))
+        .fetchOptional(row -> inputs(row.value1()));
   }
 
-  /** Pictures that wait to be read, or were being read when the application ended. */
+  /** Readings that wait, or were under way when the application ended. */
   List<String> underWay() {
     return database
-        .select(PIXEL_READING.PICTURE_SHA256)
+        .select(PIXEL_READING.INPUTS_HASH)
         .from(PIXEL_READING)
         .where(IS_UNDER_WAY)
-        .fetch(PIXEL_READING.PICTURE_SHA256);
+        .fetch(PIXEL_READING.INPUTS_HASH);
   }
 
-  boolean isUnderWay(String sha256) {
+  boolean isUnderWay(String hash) {
     return database.fetchExists(
-        PIXEL_READING, PIXEL_READING.PICTURE_SHA256.eq(sha256).and(IS_UNDER_WAY));
+        PIXEL_READING, PIXEL_READING.INPUTS_HASH.eq(hash).and(IS_UNDER_WAY));
+  }
+
+  /** Works, with their study, that want no reading by this version of the code. */
+  Map<Long, Long> outdated(int algorithmVersion) {
+    return database
+        .select(WORK.ID, WORK.STUDY_ID)
+        .from(WORK)
+        .leftJoin(PIXEL_READING)
+        .on(PIXEL_READING.INPUTS_HASH.eq(WORK.WANTED_READING))
+        .where(
+            PIXEL_READING
+                .ALGORITHM_VERSION
+                .isNull()
+                .or(PIXEL_READING.ALGORITHM_VERSION.ne(algorithmVersion)))
+        .fetchMap(WORK.ID, WORK.STUDY_ID);
   }
 
   /** False when the reading was stopped meanwhile. */
-  boolean beginStep(String sha256, Step step) {
+  boolean beginStep(String hash, Step step) {
     return database
             .update(PIXEL_READING)
             .set(PIXEL_READING.STATE, State.READING.word())
             .set(PIXEL_READING.STEP, step.name())
             .set(PIXEL_READING.CHANGED_AT, OffsetDateTime.now(clock))
-            .where(PIXEL_READING.PICTURE_SHA256.eq(sha256), IS_UNDER_WAY)
+            .where(PIXEL_READING.INPUTS_HASH.eq(hash), IS_UNDER_WAY)
             .execute()
         > 0;
   }
 
-  void stop(String sha256) {
+  void stop(long workId) {
     database
         .update(PIXEL_READING)
         .set(PIXEL_READING.STATE, State.STOPPED.word())
-        .where(PIXEL_READING.PICTURE_SHA256.eq(sha256), IS_UNDER_WAY)
+        .where(
+            PIXEL_READING.INPUTS_HASH.eq(
+                database.select(WORK.WANTED_READING).from(WORK).where(WORK.ID.eq(workId))),
+            IS_UNDER_WAY)
         .execute();
   }
 
-  void finish(String sha256, PixelReadings readings) {
+  /** Keeps what was told, shows it on the works that want it, and lets go what none shows. */
+  @Transactional
+  public void finish(String hash, PixelReadings readings) {
     database
         .update(PIXEL_READING)
         .set(PIXEL_READING.STATE, State.READ.word())
-        .set(PIXEL_READING.ALGORITHM_VERSION, readings.algorithmVersion())
         .set(PIXEL_READING.READINGS, JSONB.valueOf(PixelReadingsJson.write(readings)))
         .set(PIXEL_READING.CHANGED_AT, OffsetDateTime.now(clock))
+        .where(PIXEL_READING.INPUTS_HASH.eq(hash), PIXEL_READING.STATE.ne(State.STOPPED.word()))
+        .execute();
+    show(hash);
+    database
+        .deleteFrom(PIXEL_READING)
         .where(
-            PIXEL_READING.PICTURE_SHA256.eq(sha256), PIXEL_READING.STATE.ne(State.STOPPED.word()))
+            PIXEL_READING.PICTURE_SHA256.eq(
+                database
+                    .select(SHOWN.PICTURE_SHA256)
+                    .from(SHOWN)
+                    .where(SHOWN.INPUTS_HASH.eq(hash))),
+            org.jooq.impl.DSL.notExists(
+                database
+                    .selectOne()
+                    .from(WORK)
+                    .where(
+                        WORK.WANTED_READING
+                            .eq(PIXEL_READING.INPUTS_HASH)
+                            .or(WORK.SHOWN_READING.eq(PIXEL_READING.INPUTS_HASH)))))
         .execute();
   }
 
-  void fail(String sha256, String message) {
+  void fail(String hash, String message) {
     database
         .update(PIXEL_READING)
         .set(PIXEL_READING.STATE, State.FAILED.word())
         .set(PIXEL_READING.MESSAGE, message)
-        .where(PIXEL_READING.PICTURE_SHA256.eq(sha256))
+        .where(PIXEL_READING.INPUTS_HASH.eq(hash))
         .execute();
   }
 
@@ -208,6 +289,14 @@ public class PixelReadingStore {
 
   private static Optional<Step> step(String name) {
     return name.isEmpty() ? Optional.empty() : Optional.of(Step.valueOf(name));
+  }
+
+  private static ReadingInputs inputs(JSONB json) {
+    try {
+      return ReadingInputsJson.read(json.data());
+    } catch (FormatException e) {
+      throw new IllegalStateException("Stored inputs cannot be read: " + e.getMessage(), e);
+    }
   }
 
   /** Empty where what was kept cannot be used: then there is no reading, as before it was read. */

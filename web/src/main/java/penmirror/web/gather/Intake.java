@@ -121,7 +121,6 @@ public class Intake {
     if (!placed.isNew()) {
       return new AlreadyHere(placed.work());
     }
-    pixelReading.ask(picture.sha256());
     return new Taken(placed.work().id(), picture.profile() == PictureReader.Profile.BROKEN);
   }
 
@@ -139,7 +138,7 @@ public class Intake {
             into.view());
     if (placed.isNew()) {
       copies.keep(prepared.picture().sha256(), prepared.copies());
-      pixelReading.await(prepared.picture().sha256());
+      pixelReading.want(placed.work());
     }
     along.accept(placed);
     return placed;

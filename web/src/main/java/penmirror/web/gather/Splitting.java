@@ -5,7 +5,9 @@ import java.util.OptionalLong;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.web.evidence.EvidenceFinder;
-import penmirror.web.evidence.MarkingStore;
+import penmirror.web.evidence.FigureEditStore;
+import penmirror.web.evidence.Keeping;
+import penmirror.web.evidence.PixelReading;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
@@ -17,13 +19,23 @@ class Splitting {
   private final StudyStore studies;
   private final WorkStore works;
   private final EvidenceFinder evidence;
-  private final MarkingStore markings;
+  private final FigureEditStore strokes;
+  private final Keeping keeping;
+  private final PixelReading pixelReading;
 
-  Splitting(StudyStore studies, WorkStore works, EvidenceFinder evidence, MarkingStore markings) {
+  Splitting(
+      StudyStore studies,
+      WorkStore works,
+      EvidenceFinder evidence,
+      FigureEditStore strokes,
+      Keeping keeping,
+      PixelReading pixelReading) {
     this.studies = studies;
     this.works = works;
     this.evidence = evidence;
-    this.markings = markings;
+    this.strokes = strokes;
+    this.keeping = keeping;
+    this.pixelReading = pixelReading;
   }
 
   /**
@@ -50,7 +62,9 @@ class Splitting {
             study.credit());
     for (Work work : chosen) {
       long copy = works.copyInto(split, work);
-      markings.save(copy, 0, evidence.of(work).marks());
+      strokes.save(copy, 0, strokes.of(work.id()));
+      keeping.marks(works.require(split, copy), 0, evidence.of(work).marks(), "");
+      pixelReading.want(works.require(split, copy));
     }
     return OptionalLong.of(split);
   }

@@ -121,10 +121,10 @@ public class Wall {
     return rows;
   }
 
-  /** What is known of a study's works, each by its id or its picture. */
+  /** What is known of a study's works, each by its id. */
   private record Known(
       Map<Long, Marks> marks,
-      Map<String, PixelReadingStore.Progress> pixels,
+      Map<Long, PixelReadingStore.Progress> pixels,
       Map<Long, Map<String, Boolean>> saidParts,
       Map<Long, WallStore.Place> places,
       Optional<Long> anchor) {}
@@ -134,7 +134,7 @@ public class Wall {
     return new Tile(
         work,
         marks.landmarks().size(),
-        known.pixels().getOrDefault(work.pictureSha256(), PixelReadingStore.NOT_BEGUN),
+        known.pixels().getOrDefault(work.id(), PixelReadingStore.NOT_BEGUN),
         sight(work, marks, parts(known.saidParts().getOrDefault(work.id(), Map.of()))).parts(),
         Optional.ofNullable(known.places().get(work.id())),
         known.anchor().filter(id -> id == work.id()).isPresent());

@@ -167,7 +167,7 @@ class Bench {
 
   private void addReadings(Model model, Study study, Work work, Marks marks, StyleSheet others) {
     lastSheets.put(work.id(), others);
-    PixelReadingStore.Progress progress = pixelReadings.progress(work.pictureSha256());
+    PixelReadingStore.Progress progress = pixelReadings.progress(work.id());
     Evidence evidence =
         new Evidence(marks, progress.readings(), repeats.technicalError(study.id()).markingError());
     StatureConvention convention = scopes.convention(study.id());

@@ -30,12 +30,12 @@ import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.ProposalJson;
 import penmirror.core.measure.MeasureCatalogue;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.TechnicalError;
 import penmirror.core.measure.Unit;
 import penmirror.core.measure.Wording;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.Keeping;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;
 import penmirror.web.evidence.RepeatStore;
@@ -66,6 +66,7 @@ class MeasureController {
   private final WorkStore works;
   private final MarkingStore markings;
   private final PixelReading pixelReading;
+  private final Keeping keeping;
   private final EvidenceFinder evidence;
   private final Bench bench;
   private final Questions questions;
@@ -83,6 +84,7 @@ class MeasureController {
       WorkStore works,
       MarkingStore markings,
       PixelReading pixelReading,
+      Keeping keeping,
       EvidenceFinder evidence,
       Bench bench,
       Questions questions,
@@ -98,6 +100,7 @@ class MeasureController {
     this.works = works;
     this.markings = markings;
     this.pixelReading = pixelReading;
+    this.keeping = keeping;
     this.evidence = evidence;
     this.bench = bench;
     this.questions = questions;
@@ -187,7 +190,7 @@ class MeasureController {
             .findFirst()
             .orElseThrow(() -> new NotFoundException("fault.work.unknown", from));
     int version = markings.newest(workId, work.view()).version();
-    if (markings.save(workId, version, twins.marksFor(work, twin)).isEmpty()) {
+    if (keeping.marks(work, version, twins.marksFor(work, twin), "").isEmpty()) {
       throw new RefusedException("measure.copy.conflict");
     }
     return "redirect:/studies/" + studyId + "/works/" + workId + "/measure";
@@ -294,11 +297,7 @@ class MeasureController {
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
-    Marks before = markings.newest(workId, work.view()).marks();
-    Optional<Integer> saved = markings.save(workId, madeFrom, marks, name(by));
-    if (saved.isPresent() && PixelReader.heedsOtherwise(before, marks)) {
-      pixelReading.askOnceMarksRest(work.pictureSha256());
-    }
+    Optional<Integer> saved = keeping.marks(work, madeFrom, marks, name(by));
     if (saved.isEmpty()) {
       int newest = markings.newest(workId, work.view()).version();
       response.setHeader(VERSION_HEADER, Integer.toString(newest));
@@ -355,13 +354,13 @@ class MeasureController {
 
   @PostMapping("/studies/{studyId}/works/{workId}/pixels/stop")
   String stopPixels(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    pixelReading.stop(works.require(studyId, workId).pictureSha256());
+    pixelReading.stop(works.require(studyId, workId));
     return pixelBlock(studyId, workId, model);
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/pixels/again")
   String readPixelsAgain(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    pixelReading.askAgain(works.require(studyId, workId).pictureSha256());
+    pixelReading.wantAgain(works.require(studyId, workId));
     return pixelBlock(studyId, workId, model);
   }
 

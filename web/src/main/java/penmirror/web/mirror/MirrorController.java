@@ -97,7 +97,7 @@ class MirrorController {
             .toList());
     model.addAttribute("attempts", works.inRole(studyId, Work.Role.REDRAW));
     model.addAttribute("sources", sources);
-    model.addAttribute("pixels", pixelReadings.progress(redraw.pictureSha256()));
+    model.addAttribute("pixels", pixelReadings.progress(redraw.id()));
     model.addAttribute("verdict", Verdict.of(score, traced, messages));
     model.addAttribute("ruleCount", sheet.rules().size());
     model.addAttribute("layers", Layer.values());

@@ -37,9 +37,9 @@ import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.FigureEditStore;
+import penmirror.web.evidence.Keeping;
 import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.OriginFinder;
-import penmirror.web.evidence.PixelReading;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.layout.ReadingStrip;
 import penmirror.web.rail.Rail;
@@ -75,7 +75,7 @@ class OriginController {
   private final EvidenceFinder evidence;
   private final OriginFinder origins;
   private final PixelReadingStore readings;
-  private final PixelReading pixelReading;
+  private final Keeping keeping;
   private final FigureEditStore figureEdits;
   private final RoleStore roles;
   private final Naming naming;
@@ -89,7 +89,7 @@ class OriginController {
       EvidenceFinder evidence,
       OriginFinder origins,
       PixelReadingStore readings,
-      PixelReading pixelReading,
+      Keeping keeping,
       FigureEditStore figureEdits,
       RoleStore roles,
       Naming naming,
@@ -101,7 +101,7 @@ class OriginController {
     this.evidence = evidence;
     this.origins = origins;
     this.readings = readings;
-    this.pixelReading = pixelReading;
+    this.keeping = keeping;
     this.figureEdits = figureEdits;
     this.roles = roles;
     this.naming = naming;
@@ -150,7 +150,7 @@ class OriginController {
         works.inRole(studyId, Work.Role.SOURCE).stream()
             .filter(other -> other.id() != workId)
             .toList());
-    FigureEditStore.Strokes strokes = figureEdits.newest(work.pictureSha256());
+    FigureEditStore.Strokes strokes = figureEdits.newest(workId);
     model.addAttribute("edits", FigureEditsJson.write(strokes.edits()));
     model.addAttribute("editsVersion", strokes.version());
     model.addAttribute("strokesLeftOut", strokes.leftOut());
@@ -176,7 +176,7 @@ class OriginController {
   }
 
   private void addRows(Model model, Study study, Work work) {
-    PixelReadingStore.Progress progress = readings.progress(work.pictureSha256());
+    PixelReadingStore.Progress progress = readings.progress(work.id());
     StyleSheet sheet = sheets.sheetOf(study, work.id());
     Evidence of = evidence.of(work);
     List<Row> rows = new ArrayList<>();
@@ -226,7 +226,7 @@ class OriginController {
   ResponseEntity<String> layers(@PathVariable long studyId, @PathVariable long workId)
       throws UnusablePictureException {
     Work work = works.require(studyId, workId);
-    return ResponseEntity.ok(origins.json(work.pictureSha256()).orElseThrow());
+    return ResponseEntity.ok(origins.json(work).orElseThrow());
   }
 
   /**
@@ -249,15 +249,14 @@ class OriginController {
     if (!strokes.stream().allMatch(s -> s.isOn(work.widthPixels(), work.heightPixels()))) {
       return ResponseEntity.badRequest().body(text("origin.figure.off"));
     }
-    OptionalInt saved = figureEdits.save(work.pictureSha256(), madeFrom, strokes);
+    OptionalInt saved = keeping.strokes(work, madeFrom, strokes);
     if (saved.isEmpty()) {
-      FigureEditStore.Strokes newest = figureEdits.newest(work.pictureSha256());
+      FigureEditStore.Strokes newest = figureEdits.newest(workId);
       return ResponseEntity.status(HttpStatus.CONFLICT)
           .header(VERSION_HEADER, Integer.toString(newest.version()))
           .contentType(MediaType.APPLICATION_JSON)
           .body(FigureEditsJson.write(newest.edits()));
     }
-    pixelReading.askAnew(work.pictureSha256());
     return ResponseEntity.noContent()
         .header(VERSION_HEADER, Integer.toString(saved.getAsInt()))
         .build();
@@ -287,7 +286,7 @@ class OriginController {
       model.addAttribute("fault", text("origin.role.fault"));
       return "layout/fault :: fault";
     }
-    PixelEvidence of = origins.of(work.pictureSha256()).orElseThrow();
+    PixelEvidence of = origins.of(work).orElseThrow();
     RoleColours found = RoleColours.at(of, new Point(x, y), Math.max(0, radius));
     naming.name(workId, name, tone, found, new Point(x, y));
     model.addAttribute("study", studies.require(studyId));

@@ -33,8 +33,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
   private static final int PICTURES = 10;
 
   @Autowired PixelReadingStore store;
-  @Autowired MarkingStore markings;
-  @Autowired FigureEditStore edits;
+  @Autowired InputsFinder inputs;
   @Autowired DataSource dataSource;
   @Autowired Clock clock;
   @Autowired Intake intake;
@@ -81,30 +80,28 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
     }
 
     @Override
-    void finish(String sha256, PixelReadings readings) {
-      super.finish(sha256, readings);
+    public void finish(String hash, PixelReadings readings) {
+      super.finish(hash, readings);
       finished.incrementAndGet();
     }
   }
 
   private PixelReading node(PixelReadingStore itsStore) {
     PixelReading node =
-        new PixelReading(
-            itsStore, markings, edits, new PictureOpener(), messages, dataSource, clock);
+        new PixelReading(itsStore, inputs, works, new PictureOpener(), messages, dataSource, clock);
     nodes.add(node);
     return node;
   }
 
-  private List<String> takeIn(int count) {
+  private List<Work> takeIn(int count) {
     long study = studies.begin("Rope and Rain", "Ines Vantour", "to learn", "by hand");
-    List<String> pictures = new ArrayList<>();
+    List<Work> taken = new ArrayList<>();
     for (int i = 0; i < count; i++) {
-      Intake.Taken taken =
-          (Intake.Taken)
-              intake.take(study, figure(i), Work.Role.SOURCE, "Figure " + i, "", View.FRONT);
-      pictures.add(works.require(study, taken.workId()).pictureSha256());
+      Intake.Outcome outcome =
+          intake.take(study, figure(i), Work.Role.SOURCE, "Figure " + i, "", View.FRONT);
+      taken.add(works.require(study, ((Intake.Taken) outcome).workId()));
     }
-    return pictures;
+    return taken;
   }
 
   /** An outlined figure, another one for every number. */
@@ -138,28 +135,31 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
   void theyShareTheWorkAndReadEachPictureOnce() {
     CountingStore second = new CountingStore();
     CountingStore third = new CountingStore();
-    List<String> pictures = takeIn(PICTURES);
+    List<Work> taken = takeIn(PICTURES);
     node(second).begin();
     node(third).begin();
     // Asked from every side for the same pictures.
-    pictures.forEach(picture -> nodes.forEach(node -> node.ask(picture)));
+    taken.forEach(work -> nodes.forEach(node -> node.want(work)));
 
     awaitReadings();
 
-    assertThat(ends()).as("every picture once").containsExactlyInAnyOrderElementsOf(pictures);
+    assertThat(ends())
+        .as("every picture once")
+        .containsExactlyInAnyOrderElementsOf(taken.stream().map(Work::pictureSha256).toList());
     assertThat(second.finished).hasPositiveValue();
     assertThat(third.finished).hasPositiveValue();
-    for (String picture : pictures) {
-      assertThat(store.progress(picture).readings()).isPresent();
+    for (Work work : taken) {
+      assertThat(store.progress(work.id()).readings()).isPresent();
     }
   }
 
   /** A node that was killed leaves its job picked, with a pulse that grows old. */
   @Test
   void whatADeadNodeLeftIsTakenUp() {
-    String picture = takeIn(1).get(0);
+    Work work = takeIn(1).get(0);
     awaitReadings();
-    node(store).askOnceMarksRest(picture);
+    database.execute("update pixel_reading set state = 'waiting'");
+    node(store).wantOnceMarksRest(work);
     database.execute("update pixel_reading set state = 'reading'");
     database.execute(
         """
@@ -171,7 +171,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
     node(store).begin();
     awaitReadings();
 
-    assertThat(ends()).endsWith(picture);
-    assertThat(store.progress(picture).state()).isEqualTo(PixelReadingStore.State.READ);
+    assertThat(ends()).endsWith(work.pictureSha256());
+    assertThat(store.progress(work.id()).state()).isEqualTo(PixelReadingStore.State.READ);
   }
 }
