@@ -23,7 +23,7 @@ import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.layout.NotFoundException;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;

@@ -44,7 +44,7 @@ import penmirror.core.figure.View;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyKind;

@@ -86,6 +86,19 @@ public final class Scorer {
             : List.of());
   }
 
+  /**
+   * Overall points, [0, 100], times the share of the rules that could be measured, without interval
+   * or fixes: quick enough to try many pictures. Empty when nothing counts.
+   */
+  public Optional<Double> coveredPoints(Evidence evidence) {
+    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(evidence);
+    View view = evidence.marks().view();
+    List<RuleScore> rules = ruleScores(sheet, view, results);
+    List<Swatch> flats = evidence.pixels().map(PixelReadings::flats).orElse(List.of());
+    return overall(byRules(rules), nearest(sheet, results), houseColours(sheet, flats))
+        .map(points -> points * coverage(rules));
+  }
+
   /** Overall points alone, for readings that were changed by hand; empty when nothing counts. */
   Optional<Double> overall(View view, Map<Measure, MeasureResult> results, Optional<Double> house) {
     return overall(byRules(ruleScores(sheet, view, results)), nearest(sheet, results), house);

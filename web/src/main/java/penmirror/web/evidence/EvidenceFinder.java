@@ -1,7 +1,11 @@
 package penmirror.web.evidence;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Marks;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.TechnicalError;
@@ -24,12 +28,28 @@ public class EvidenceFinder {
     return of(work, repeats.technicalError(work.studyId()).markingError());
   }
 
-  /** For many works of one study: its marking error is found once. */
-  public Evidence of(Work work, MarkingError markingError) {
+  private Evidence of(Work work, MarkingError markingError) {
     return new Evidence(
         markings.newest(work.id(), work.view()).marks(),
         pixelReadings.progress(work.id()).readings(),
         markingError);
+  }
+
+  /** Of all works of one study at once, however many: what is not marked or read yet is empty. */
+  public Map<Long, Evidence> ofStudy(long studyId, List<Work> works) {
+    MarkingError markingError = repeats.technicalError(studyId).markingError();
+    Map<Long, Marks> marks = markings.newestOf(studyId);
+    Map<Long, PixelReadingStore.Progress> pixels = pixelReadings.progressOf(studyId);
+    Map<Long, Evidence> evidence = new HashMap<>();
+    for (Work work : works) {
+      evidence.put(
+          work.id(),
+          new Evidence(
+              marks.getOrDefault(work.id(), Marks.none(work.view())),
+              pixels.getOrDefault(work.id(), PixelReadingStore.NOT_BEGUN).readings(),
+              markingError));
+    }
+    return evidence;
   }
 
   /** Length of the marked head in pixels of the picture; 0 where no head is marked. */

@@ -4,17 +4,22 @@ import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.PIXEL_READING;
 import static penmirror.web.storage.generated.Tables.WORK;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.JSONB;
-import org.jooq.Record;
-import org.jooq.SelectConditionStep;
+import org.jooq.Record5;
+import org.jooq.impl.DSL;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Repository;
@@ -37,14 +42,18 @@ public class PixelReadingStore {
   private static final penmirror.web.storage.generated.tables.PixelReading WANTED =
       PIXEL_READING.as("wanted");
 
-  private static final penmirror.web.storage.generated.tables.PixelReading SHOWN =
-      PIXEL_READING.as("shown");
+  private static final penmirror.web.storage.generated.tables.PixelReading FINISHED =
+      PIXEL_READING.as("finished");
+
+  private static final int MOST_PARSED = 5000;
 
   private static final Condition IS_UNDER_WAY =
       PIXEL_READING.STATE.in(State.WAITING.word(), State.READING.word());
 
   private final DSLContext database;
   private final Clock clock;
+  private final Cache<String, PixelReadings> parsed =
+      Caffeine.newBuilder().maximumSize(MOST_PARSED).build();
 
   PixelReadingStore(DSLContext database, Clock clock) {
     this.database = database;
@@ -90,38 +99,56 @@ public class PixelReadingStore {
       new Progress(State.WAITING, Optional.empty(), Optional.empty(), "");
 
   public Progress progress(long workId) {
-    return select(WORK.ID.eq(workId)).fetchOptional(PixelReadingStore::progress).orElse(NOT_BEGUN);
+    return progress(WORK.ID.eq(workId)).getOrDefault(workId, NOT_BEGUN);
   }
 
   /** Of every work in a study. */
   public Map<Long, Progress> progressOf(long studyId) {
-    return select(WORK.STUDY_ID.eq(studyId)).fetchMap(WORK.ID, PixelReadingStore::progress);
+    return progress(WORK.STUDY_ID.eq(studyId));
   }
 
-  private SelectConditionStep<? extends Record> select(Condition which) {
-    return database
-        .select(WORK.ID, WANTED.STATE, WANTED.STEP, WANTED.MESSAGE, WANTED.READINGS, SHOWN.READINGS)
-        .from(WORK)
-        .leftJoin(WANTED)
-        .on(WANTED.INPUTS_HASH.eq(WORK.WANTED_READING))
-        .leftJoin(SHOWN)
-        .on(SHOWN.INPUTS_HASH.eq(WORK.SHOWN_READING), WANTED.READINGS.isNull())
-        .where(which);
+  private Map<Long, Progress> progress(Condition which) {
+    Field<String> shown =
+        DSL.when(WANTED.READINGS.isNotNull(), WANTED.INPUTS_HASH).otherwise(WORK.SHOWN_READING);
+    List<Record5<Long, String, String, String, String>> rows =
+        database
+            .select(WORK.ID, WANTED.STATE, WANTED.STEP, WANTED.MESSAGE, shown)
+            .from(WORK)
+            .leftJoin(WANTED)
+            .on(WANTED.INPUTS_HASH.eq(WORK.WANTED_READING))
+            .where(which)
+            .fetch();
+    Map<String, PixelReadings> readings =
+        readings(rows.stream().map(Record5::value5).filter(Objects::nonNull).distinct().toList());
+    Map<Long, Progress> progress = new HashMap<>();
+    for (Record5<Long, String, String, String, String> row : rows) {
+      Optional<PixelReadings> here = Optional.ofNullable(row.value5()).map(readings::get);
+      progress.put(
+          row.value1(),
+          row.value2() == null
+              ? new Progress(State.WAITING, Optional.empty(), here, "")
+              : new Progress(
+                  State.valueOf(row.value2().toUpperCase(Locale.ROOT)),
+                  step(row.value3()),
+                  here,
+                  row.value4()));
+    }
+    return progress;
   }
 
-  private static Progress progress(Record row) {
-    String state = row.get(WANTED.STATE);
-    Optional<PixelReadings> readings =
-        Optional.ofNullable(row.get(WANTED.READINGS))
-            .or(() -> Optional.ofNullable(row.get(SHOWN.READINGS)))
-            .flatMap(PixelReadingStore::readings);
-    return state == null
-        ? new Progress(State.WAITING, Optional.empty(), readings, "")
-        : new Progress(
-            State.valueOf(state.toUpperCase(Locale.ROOT)),
-            step(row.get(WANTED.STEP)),
-            readings,
-            row.get(WANTED.MESSAGE));
+  /** Each is parsed once: what was read from given inputs never changes. */
+  private Map<String, PixelReadings> readings(List<String> hashes) {
+    Map<String, PixelReadings> found = new HashMap<>(parsed.getAllPresent(hashes));
+    List<String> missing = hashes.stream().filter(hash -> !found.containsKey(hash)).toList();
+    if (!missing.isEmpty()) {
+      database
+          .select(PIXEL_READING.INPUTS_HASH, PIXEL_READING.READINGS)
+          .from(PIXEL_READING)
+          .where(PIXEL_READING.INPUTS_HASH.in(missing), PIXEL_READING.READINGS.isNotNull())
+          .forEach(row -> readings(row.value2()).ifPresent(r -> found.put(row.value1(), r)));
+      parsed.putAll(found);
+    }
+    return found;
   }
 
   /**
@@ -156,7 +183,7 @@ public class PixelReadingStore {
         .set(WORK.SHOWN_READING, hash)
         .where(
             WORK.WANTED_READING.eq(hash),
-            org.jooq.impl.DSL.exists(
+            DSL.exists(
                 database
                     .selectOne()
                     .from(PIXEL_READING)
@@ -182,8 +209,7 @@ public class PixelReadingStore {
         .where(
             PIXEL_READING.INPUTS_HASH.eq(hash),
             IS_UNDER_WAY,
-            org.jooq.impl.DSL.exists(
-                database.selectOne().from(WORK).where(WORK.WANTED_READING.eq(hash))))
+            DSL.exists(database.selectOne().from(WORK).where(WORK.WANTED_READING.eq(hash))))
         .fetchOptional(row -> inputs(row.value1()));
   }
 
@@ -255,10 +281,10 @@ public class PixelReadingStore {
         .where(
             PIXEL_READING.PICTURE_SHA256.eq(
                 database
-                    .select(SHOWN.PICTURE_SHA256)
-                    .from(SHOWN)
-                    .where(SHOWN.INPUTS_HASH.eq(hash))),
-            org.jooq.impl.DSL.notExists(
+                    .select(FINISHED.PICTURE_SHA256)
+                    .from(FINISHED)
+                    .where(FINISHED.INPUTS_HASH.eq(hash))),
+            DSL.notExists(
                 database
                     .selectOne()
                     .from(WORK)

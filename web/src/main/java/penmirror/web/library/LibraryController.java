@@ -19,12 +19,11 @@ import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
-import penmirror.web.evidence.EvidenceFinder;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.Loaded;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
-import penmirror.web.studies.WorkStore;
 
 @Controller
 class LibraryController {
@@ -41,20 +40,11 @@ class LibraryController {
   private static final int CLOSE_STAND_WIDTH = 235;
 
   private final StudyStore studies;
-  private final WorkStore works;
-  private final EvidenceFinder evidence;
   private final SheetMaker sheets;
   private final MessageSource messages;
 
-  LibraryController(
-      StudyStore studies,
-      WorkStore works,
-      EvidenceFinder evidence,
-      SheetMaker sheets,
-      MessageSource messages) {
+  LibraryController(StudyStore studies, SheetMaker sheets, MessageSource messages) {
     this.studies = studies;
-    this.works = works;
-    this.evidence = evidence;
     this.sheets = sheets;
     this.messages = messages;
   }
@@ -115,14 +105,17 @@ class LibraryController {
   }
 
   private Column column(Study study, boolean many) {
-    List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
-    List<Work> redraws = works.inRole(study.id(), Work.Role.REDRAW);
+    Loaded loaded = sheets.load(study);
+    List<Work> sources = loaded.inRole(Work.Role.SOURCE);
+    List<Work> redraws = loaded.inRole(Work.Role.REDRAW);
     List<Work> unmarked =
-        sources.stream().filter(work -> evidence.of(work).marks().confirmed().isEmpty()).toList();
+        sources.stream()
+            .filter(work -> loaded.evidence(work).marks().confirmed().isEmpty())
+            .toList();
     String base = "/studies/" + study.id();
     String worksText = text("library.works", study.illustrator(), sources.size());
-    List<String> soFar = soFar(sheets.sheetOf(study));
-    List<Stand> stand = stands(study, sources, redraws, many);
+    List<String> soFar = soFar(loaded.sheet());
+    List<Stand> stand = stands(study, loaded, many);
     if (sources.isEmpty()) {
       return new Column(
           study,
@@ -189,29 +182,29 @@ class LibraryController {
   }
 
   /** A source; among few studies also the own character and the newest attempt, where marked. */
-  private List<Stand> stands(Study study, List<Work> sources, List<Work> redraws, boolean many) {
+  private List<Stand> stands(Study study, Loaded loaded, boolean many) {
     List<Stand> stands = new ArrayList<>();
-    sources.stream()
-        .flatMap(work -> stand(study.illustrator(), work, many).stream())
+    loaded.inRole(Work.Role.SOURCE).stream()
+        .flatMap(work -> stand(study.illustrator(), loaded, work, many).stream())
         .findFirst()
         .ifPresent(stands::add);
     if (many) {
       return stands;
     }
-    works.inRole(study.id(), Work.Role.CHARACTER).stream()
-        .flatMap(work -> stand(text("library.character"), work, false).stream())
+    loaded.inRole(Work.Role.CHARACTER).stream()
+        .flatMap(work -> stand(text("library.character"), loaded, work, false).stream())
         .findFirst()
         .ifPresent(stands::add);
-    redraws.stream()
+    loaded.inRole(Work.Role.REDRAW).stream()
         .reduce((first, last) -> last)
-        .flatMap(work -> stand(text("mirror.attempt", work.number()), work, false))
+        .flatMap(work -> stand(text("mirror.attempt", work.number()), loaded, work, false))
         .ifPresent(stands::add);
     return stands;
   }
 
   /** Empty for a work without crown, chin and sole. */
-  private Optional<Stand> stand(String who, Work work, boolean many) {
-    Marks marks = evidence.of(work).marks();
+  private Optional<Stand> stand(String who, Loaded loaded, Work work, boolean many) {
+    Marks marks = loaded.evidence(work).marks();
     Optional<HeadFrame> head = marks.headFrame();
     Optional<Point> sole = marks.point(Landmark.SOLE);
     if (head.isEmpty() || sole.isEmpty()) {

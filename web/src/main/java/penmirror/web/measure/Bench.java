@@ -1,11 +1,8 @@
 package penmirror.web.measure;
 
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.context.MessageSource;
@@ -31,7 +28,7 @@ import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.evidence.RepeatStore;
 import penmirror.web.layout.ReadingStrip;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -39,23 +36,11 @@ import penmirror.web.studies.Work;
 /** What the bench shows beside the picture: the readings, each against the rule of the others. */
 @Component
 class Bench {
-  private static final int SHEETS_KEPT = 50;
-
   private final SheetMaker sheets;
   private final PixelReadingStore pixelReadings;
   private final RepeatStore repeats;
   private final ScopeStore scopes;
   private final MessageSource messages;
-
-  /** Rules that a moving point is held against: making them anew for each step would lag. */
-  private final Map<Long, StyleSheet> lastSheets =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(16, 0.75f, true) {
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Long, StyleSheet> eldest) {
-              return size() > SHEETS_KEPT;
-            }
-          });
 
   Bench(
       SheetMaker sheets,
@@ -114,16 +99,6 @@ class Bench {
   }
 
   /**
-   * The same while points move and are kept, against the rules as they stood when the page was
-   * opened: they come from the other works, which marking this one does not change.
-   */
-  void addMovingReadings(Model model, Study study, Work work, Marks marks) {
-    StyleSheet others =
-        lastSheets.computeIfAbsent(work.id(), id -> sheets.sheetOf(study, work.id()));
-    addReadings(model, study, work, marks, others);
-  }
-
-  /**
    * A reading that follows a moving point: only what changes in a row that stands on the page.
    *
    * @param x place of the upright on the strip, empty without a rule
@@ -137,8 +112,7 @@ class Bench {
 
   /** The marked readings alone, as little as a page needs while a point moves. */
   MovingReadings moving(Study study, Work work, Marks marks) {
-    StyleSheet others =
-        lastSheets.computeIfAbsent(work.id(), id -> sheets.sheetOf(study, work.id()));
+    StyleSheet others = sheets.sheetOf(study, work.id());
     Evidence evidence = new Evidence(marks, Optional.empty());
     List<Moving> rows = new ArrayList<>();
     for (Measure measure : MeasureCatalogue.all()) {
@@ -166,7 +140,6 @@ class Bench {
   }
 
   private void addReadings(Model model, Study study, Work work, Marks marks, StyleSheet others) {
-    lastSheets.put(work.id(), others);
     PixelReadingStore.Progress progress = pixelReadings.progress(work.id());
     Evidence evidence =
         new Evidence(marks, progress.readings(), repeats.technicalError(study.id()).markingError());

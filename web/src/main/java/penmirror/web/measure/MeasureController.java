@@ -308,7 +308,7 @@ class MeasureController {
           messages.getMessage("measure.conflict", new Object[0], Locale.ENGLISH));
     }
     response.setHeader(VERSION_HEADER, saved.get().toString());
-    bench.addMovingReadings(model, study, work, marks);
+    bench.addReadings(model, study, work, marks);
     return "measure/readings :: readings";
   }
 
@@ -325,7 +325,7 @@ class MeasureController {
     Study study = studies.require(studyId);
     Work work = works.require(studyId, workId);
     try {
-      bench.addMovingReadings(model, study, work, marks(work, landmarks));
+      bench.addReadings(model, study, work, marks(work, landmarks));
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }

@@ -15,15 +15,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.Score;
-import penmirror.core.scoring.Scorer;
 import penmirror.core.style.StyleSheet;
-import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.Loaded;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
@@ -36,7 +35,6 @@ class MirrorController {
   private final StudyStore studies;
   private final WorkStore works;
   private final Intake intake;
-  private final EvidenceFinder evidence;
   private final PixelReadingStore pixelReadings;
   private final SheetMaker sheets;
   private final ScopeStore scopes;
@@ -47,7 +45,6 @@ class MirrorController {
       StudyStore studies,
       WorkStore works,
       Intake intake,
-      EvidenceFinder evidence,
       PixelReadingStore pixelReadings,
       SheetMaker sheets,
       ScopeStore scopes,
@@ -56,7 +53,6 @@ class MirrorController {
     this.studies = studies;
     this.works = works;
     this.intake = intake;
-    this.evidence = evidence;
     this.pixelReadings = pixelReadings;
     this.sheets = sheets;
     this.scopes = scopes;
@@ -83,9 +79,10 @@ class MirrorController {
       Model model) {
     Study study = studies.require(studyId);
     Work redraw = works.require(studyId, workId);
-    List<Work> sources = works.inRole(studyId, Work.Role.SOURCE);
-    StyleSheet sheet = sheets.scoredSheetOf(study);
-    Score score = new Scorer(sheet).score(evidence.of(redraw));
+    Loaded loaded = sheets.load(study);
+    List<Work> sources = loaded.inRole(Work.Role.SOURCE);
+    StyleSheet sheet = loaded.scoredSheet();
+    Score score = loaded.score(redraw);
     List<MeasureGroup> traced = scopes.tracedGroups(studyId);
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
@@ -95,25 +92,25 @@ class MirrorController {
         traced.stream()
             .map(group -> text("group." + group.name().toLowerCase(Locale.ROOT)))
             .toList());
-    model.addAttribute("attempts", works.inRole(studyId, Work.Role.REDRAW));
+    model.addAttribute("attempts", loaded.inRole(Work.Role.REDRAW));
     model.addAttribute("sources", sources);
     model.addAttribute("pixels", pixelReadings.progress(redraw.id()));
     model.addAttribute("verdict", Verdict.of(score, traced, messages));
     model.addAttribute("ruleCount", sheet.rules().size());
     model.addAttribute("layers", Layer.values());
-    model.addAttribute("redrawHead", evidence.headPixels(redraw));
-    chosenSource(sources, source)
+    model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(0.0));
+    chosenSource(loaded, sources, source)
         .ifPresent(
             work -> {
               model.addAttribute("source", work);
-              model.addAttribute("sourceHead", evidence.headPixels(work));
+              model.addAttribute("sourceHead", loaded.headPixels(work).orElse(0.0));
               model.addAttribute(
                   "overlay",
                   Overlay.of(
                       work,
-                      evidence.of(work).marks(),
+                      loaded.evidence(work).marks(),
                       redraw,
-                      evidence.of(redraw).marks(),
+                      loaded.evidence(redraw).marks(),
                       score.fixes()));
             });
     return "mirror/page";
@@ -158,14 +155,15 @@ class MirrorController {
   }
 
   /** The source asked for, else the first that has landmarks to align on, else the first. */
-  private Optional<Work> chosenSource(List<Work> sources, Optional<Long> asked) {
+  private static Optional<Work> chosenSource(
+      Loaded loaded, List<Work> sources, Optional<Long> asked) {
     return sources.stream()
         .filter(work -> asked.isPresent() && work.id() == asked.get())
         .findFirst()
         .or(
             () ->
                 sources.stream()
-                    .filter(work -> evidence.of(work).marks().landmarks().size() > 3)
+                    .filter(work -> loaded.evidence(work).marks().landmarks().size() > 3)
                     .findFirst())
         .or(() -> sources.stream().findFirst());
   }

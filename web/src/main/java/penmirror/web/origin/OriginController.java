@@ -44,7 +44,7 @@ import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.layout.ReadingStrip;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;

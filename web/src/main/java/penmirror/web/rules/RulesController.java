@@ -22,6 +22,7 @@ import penmirror.core.style.StyleSheet;
 import penmirror.web.layout.StripPlot;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
 

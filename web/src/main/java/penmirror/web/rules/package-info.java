@@ -1,4 +1,4 @@
-/** The sheet of rules over a study's works. Start at {@link penmirror.web.rules.SheetMaker}. */
+/** The sheet of rules over a study's works, as a page. */
 @NullMarked
 package penmirror.web.rules;
 

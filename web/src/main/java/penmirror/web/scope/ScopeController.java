@@ -3,7 +3,6 @@ package penmirror.web.scope;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,15 +23,11 @@ import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.proportion.StatureConvention;
-import penmirror.core.scoring.Score;
-import penmirror.core.scoring.Scorer;
-import penmirror.core.style.StyleSheet;
-import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.layout.Conflict;
 import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
-import penmirror.web.rules.SheetMaker;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyKind;
@@ -50,7 +45,6 @@ class ScopeController {
   private final ScopeStore scopes;
   private final Settings settings;
   private final SheetMaker sheets;
-  private final EvidenceFinder evidence;
   private final Rail rail;
 
   ScopeController(
@@ -59,14 +53,12 @@ class ScopeController {
       ScopeStore scopes,
       Settings settings,
       SheetMaker sheets,
-      EvidenceFinder evidence,
       Rail rail) {
     this.studies = studies;
     this.works = works;
     this.scopes = scopes;
     this.settings = settings;
     this.sheets = sheets;
-    this.evidence = evidence;
     this.rail = rail;
   }
 
@@ -100,7 +92,7 @@ class ScopeController {
     model.addAttribute("parts", Part.values());
     model.addAttribute("others", all.stream().filter(other -> other.id() != studyId).toList());
     model.addAttribute("path", path(study, scope, all));
-    model.addAttribute("toCopy", typical(study, sources).orElse(null));
+    model.addAttribute("toCopy", sheets.load(study).typical().orElse(null));
     model.addAttribute("traits", Trait.values());
     model.addAttribute(
         "traitRows",
@@ -139,25 +131,6 @@ class ScopeController {
       before = scopes.scope(id).follows();
     }
     return path;
-  }
-
-  /** The work nearest to the middle of all rules: the one a copy teaches most from. */
-  private Optional<Work> typical(Study study, List<Work> sources) {
-    StyleSheet sheet = sheets.sheetOf(study);
-    if (sheet.rules().isEmpty()) {
-      return Optional.empty();
-    }
-    Scorer scorer = new Scorer(sheet);
-    Map<Work, Double> scores = new LinkedHashMap<>();
-    for (Work work : sources) {
-      if (!work.leftOut()) {
-        Score score = scorer.score(evidence.of(work));
-        score.overall().ifPresent(overall -> scores.put(work, overall * score.coverage()));
-      }
-    }
-    return scores.entrySet().stream()
-        .max(Comparator.comparingDouble(Map.Entry::getValue))
-        .map(Map.Entry::getKey);
   }
 
   private List<GapRow> gaps(

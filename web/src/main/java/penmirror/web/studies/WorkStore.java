@@ -102,6 +102,11 @@ public class WorkStore {
     return fetch(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(role.word()));
   }
 
+  /** Of every role, each in the order they were numbered. */
+  public List<Work> all(long studyId) {
+    return fetch(WORK.STUDY_ID.eq(studyId));
+  }
+
   /**
    * @throws NotFoundException when the study has no such work
    */

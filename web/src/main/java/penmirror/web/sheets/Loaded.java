@@ -1,0 +1,156 @@
+package penmirror.web.sheets;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Marks;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.TechnicalError;
+import penmirror.core.measure.proportion.StatureConvention;
+import penmirror.core.scoring.Score;
+import penmirror.core.scoring.Scorer;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
+
+/**
+ * A study as it stands, with what is made of it: each sheet and each score once, when first asked
+ * for. Nothing in it changes; when the study does, it is loaded anew.
+ */
+public final class Loaded {
+  private final Study study;
+  private final List<Work> works;
+  private final Map<Long, Evidence> evidence;
+  private final TechnicalError error;
+  private final StatureConvention convention;
+  private final Predicate<Measure> outsideTheScore;
+  private final Map<String, Object> made = new ConcurrentHashMap<>();
+
+  Loaded(
+      Study study,
+      List<Work> works,
+      Map<Long, Evidence> evidence,
+      TechnicalError error,
+      StatureConvention convention,
+      Predicate<Measure> outsideTheScore) {
+    this.study = study;
+    this.works = List.copyOf(works);
+    this.evidence = Map.copyOf(evidence);
+    this.error = error;
+    this.convention = convention;
+    this.outsideTheScore = outsideTheScore;
+  }
+
+  /** In the order they were numbered. */
+  public List<Work> inRole(Work.Role role) {
+    return works.stream().filter(work -> work.role() == role).toList();
+  }
+
+  /** Its newest marks, and what its pixels told. */
+  public Evidence evidence(Work work) {
+    Evidence known = evidence.get(work.id());
+    return known == null ? new Evidence(Marks.none(work.view()), Optional.empty()) : known;
+  }
+
+  /** Length of the marked head in pixels of the picture; empty where no head is marked. */
+  public Optional<Double> headPixels(Work work) {
+    return evidence(work).marks().headFrame().map(HeadFrame::headPixels);
+  }
+
+  /** The sheet of all works that count. */
+  public StyleSheet sheet() {
+    return once("sheet", () -> sheet(work -> true, measure -> false));
+  }
+
+  /** The sheet without one work, to hold that work against the others. */
+  public StyleSheet sheetWithout(long workId) {
+    boolean counts = works.stream().anyMatch(work -> work.id() == workId && counts(work));
+    return counts
+        ? once("without " + workId, () -> sheet(work -> work.id() != workId, measure -> false))
+        : sheet();
+  }
+
+  /**
+   * The sheet that redraws are scored by: without what will be improvised knowingly and without
+   * groups that are traced, of which a score says nothing; in a study of one part, with that alone.
+   */
+  public StyleSheet scoredSheet() {
+    return once("scored", () -> sheet(work -> true, outsideTheScore));
+  }
+
+  /** A redraw held against the scored sheet. */
+  public Score score(Work redraw) {
+    return once("score " + redraw.id(), () -> new Scorer(scoredSheet()).score(evidence(redraw)));
+  }
+
+  /** The work nearest to the middle of all rules; empty where there are none. */
+  public Optional<Work> typical() {
+    return once("typical", this::mostTypical);
+  }
+
+  private Optional<Work> mostTypical() {
+    if (sheet().rules().isEmpty()) {
+      return Optional.empty();
+    }
+    Scorer scorer = new Scorer(sheet());
+    return inRole(Work.Role.SOURCE).stream()
+        .filter(work -> !work.leftOut())
+        .flatMap(
+            work ->
+                scorer.coveredPoints(evidence(work)).stream()
+                    .map(points -> Map.entry(work, points)))
+        .max(Comparator.comparingDouble(Map.Entry::getValue))
+        .map(Map.Entry::getKey);
+  }
+
+  private static boolean counts(Work work) {
+    return work.role() == Work.Role.SOURCE && !work.leftOut();
+  }
+
+  private StyleSheet sheet(Predicate<Work> which, Predicate<Measure> outside) {
+    List<MeasuredWork> measured =
+        works.stream()
+            .filter(work -> counts(work) && which.test(work))
+            .map(work -> measured(work).without(outside))
+            .toList();
+    return StyleSheet.of(
+        study.illustrator(),
+        StyleSheet.mostFrequentView(measured),
+        measured,
+        error.isEnough() ? error.scaled() : Map.of());
+  }
+
+  private MeasuredWork measured(Work work) {
+    return once(
+        "measured " + work.id(),
+        () -> {
+          Evidence known = evidence(work);
+          // A proposal that nobody looked at must not become a rule.
+          return MeasuredWork.of(
+                  Long.toString(work.id()),
+                  work.title(),
+                  work.credit(),
+                  known.withMarks(known.marks().confirmed()),
+                  convention)
+              .weighing(work.tags().weight());
+        });
+  }
+
+  /** Made when first asked for; made twice at the same moment it is the same. */
+  @SuppressWarnings("unchecked")
+  private <T> T once(String name, Supplier<T> how) {
+    Object known = made.get(name);
+    if (known == null) {
+      known = how.get();
+      made.put(name, known);
+    }
+    return (T) known;
+  }
+}

@@ -1,0 +1,102 @@
+package penmirror.web.sheets;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.springframework.stereotype.Component;
+import penmirror.core.coverage.Part;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.studies.ScopeStore;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.WallStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** Makes what is made of a study, in a handful of queries, and keeps it until the study changes. */
+@Component
+public class SheetMaker {
+  /** Works of all studies that are kept; one takes some thirty kilobytes. */
+  private static final long MOST_WORKS = 4000;
+
+  private final WorkStore works;
+  private final EvidenceFinder evidence;
+  private final WallStore places;
+  private final ScopeStore scopes;
+  private final ChangeStore changes;
+
+  private final Cache<Long, Kept> kept =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_WORKS)
+          .weigher((Long study, Kept of) -> 1 + of.works())
+          .build();
+
+  SheetMaker(
+      WorkStore works,
+      EvidenceFinder evidence,
+      WallStore places,
+      ScopeStore scopes,
+      ChangeStore changes) {
+    this.works = works;
+    this.evidence = evidence;
+    this.places = places;
+    this.scopes = scopes;
+    this.changes = changes;
+  }
+
+  private record Kept(ChangeStore.Change change, Loaded loaded, int works) {}
+
+  /** The study as it stands. */
+  public Loaded load(Study study) {
+    // Asked before anything is read: a change that comes in between makes this one old, not wrong.
+    ChangeStore.Change change = changes.of(study.id());
+    Kept before = kept.getIfPresent(study.id());
+    if (before != null && before.change().equals(change)) {
+      return before.loaded();
+    }
+    List<Work> all = works.all(study.id());
+    Loaded loaded =
+        new Loaded(
+            study,
+            all,
+            evidence.ofStudy(study.id(), all),
+            evidence.technicalError(study.id()),
+            scopes.convention(study.id()),
+            outsideTheScore(study.id()));
+    kept.put(study.id(), new Kept(change, loaded, all.size()));
+    return loaded;
+  }
+
+  public StyleSheet sheetOf(Study study) {
+    return load(study).sheet();
+  }
+
+  /** The sheet without one work, to hold that work against the others. */
+  public StyleSheet sheetOf(Study study, long exceptWorkId) {
+    return load(study).sheetWithout(exceptWorkId);
+  }
+
+  public StyleSheet scoredSheetOf(Study study) {
+    return load(study).scoredSheet();
+  }
+
+  private Predicate<Measure> outsideTheScore(long studyId) {
+    List<Part> improvised =
+        places.improvised(studyId).stream()
+            .flatMap(gap -> Part.ofWord(gap.part()).stream())
+            .toList();
+    List<MeasureGroup> traced = scopes.tracedGroups(studyId);
+    // Where all is traced, how exactly it was traced is all there is to tell.
+    boolean allTraced = traced.containsAll(Arrays.asList(MeasureGroup.values()));
+    Optional<Part> only = scopes.part(studyId);
+    return measure ->
+        improvised.stream().anyMatch(part -> part.concerns(measure))
+            || (!allTraced && traced.contains(measure.group()))
+            || only.filter(part -> !part.concerns(measure)).isPresent();
+  }
+}
