@@ -82,7 +82,7 @@ public final class PixelReadingsJson {
     for (Map.Entry<String, JsonNode> entry : node.properties()) {
       double value = entry.getValue().path(0).asDouble(Double.NaN);
       double error = entry.getValue().path(1).asDouble(Double.NaN);
-      if (!Double.isFinite(value) || !(error >= 0)) {
+      if (!Double.isFinite(value) || !(error >= 0) || Double.isInfinite(error)) {
         throw new FormatException(
             "The estimate of " + entry.getKey() + " is not a number with its error.");
       }

@@ -199,4 +199,13 @@ class FilesTest {
     assertThat(kept.marks().point(Landmark.CHIN)).contains(new Point(40, 60));
     assertThat(MarksFile.keptLandmarks(View.FRONT, "[1").leftOut()).isNotEmpty();
   }
+
+  /** Found by fuzzing: a number too large for one is read as infinite. */
+  @Test
+  void storedReadingsWithAnEndlessErrorAreRefused() {
+    String json =
+        "{\"algorithmVersion\":1,\"widthPixels\":9,\"heightPixels\":9,\"figureAreaPixels\":9,"
+            + "\"estimates\":{\"line.width\":[4.5,1e999]}}";
+    assertThatThrownBy(() -> PixelReadingsJson.read(json)).isInstanceOf(FormatException.class);
+  }
 }

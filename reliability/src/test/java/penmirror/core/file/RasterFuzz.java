@@ -1,6 +1,8 @@
 package penmirror.core.file;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import penmirror.core.measure.MeasureCatalogue;
 
 /** Whatever bytes come: a picture within the limits, or a sentence. */
 public final class RasterFuzz {
@@ -9,6 +11,12 @@ public final class RasterFuzz {
       new PictureLimits(4 << 20, 4_000_000, 4096, Duration.ofSeconds(4));
 
   private RasterFuzz() {}
+
+  /** Loads what the first run needs: that takes longer than any run may. */
+  public static void fuzzerInitialize() {
+    fuzzerTestOneInput("{}".getBytes(StandardCharsets.UTF_8));
+    MeasureCatalogue.all();
+  }
 
   public static void fuzzerTestOneInput(byte[] data) {
     PictureFormat format = PictureFormat.sniff(data).orElse(null);

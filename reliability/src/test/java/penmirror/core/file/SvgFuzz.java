@@ -2,6 +2,7 @@ package penmirror.core.file;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import penmirror.core.measure.MeasureCatalogue;
 
 /**
  * What is asked of a drawing before it is drawn, and now and then the drawing itself in its own
@@ -17,6 +18,12 @@ public final class SvgFuzz {
   private static int runs;
 
   private SvgFuzz() {}
+
+  /** Loads what the first run needs: that takes longer than any run may. */
+  public static void fuzzerInitialize() {
+    fuzzerTestOneInput("{}".getBytes(StandardCharsets.UTF_8));
+    MeasureCatalogue.all();
+  }
 
   public static void fuzzerTestOneInput(byte[] data) {
     byte[] svg = data;

@@ -12,6 +12,12 @@ import penmirror.core.style.StyleSheet;
 public final class MarksFuzz {
   private MarksFuzz() {}
 
+  /** Loads what the first run needs: that takes longer than any run may. */
+  public static void fuzzerInitialize() throws FormatException {
+    fuzzerTestOneInput("{}".getBytes(StandardCharsets.UTF_8));
+    MeasureCatalogue.all();
+  }
+
   public static void fuzzerTestOneInput(byte[] data) throws FormatException {
     String json = new String(data, StandardCharsets.UTF_8);
     MarksFile.keptLandmarks(View.FRONT, json);

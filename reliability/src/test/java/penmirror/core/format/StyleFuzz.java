@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
@@ -11,6 +12,12 @@ import penmirror.core.scoring.Scorer;
 /** A sheet that is accepted can score and plan, and a score is a number from 0 to 100. */
 public final class StyleFuzz {
   private StyleFuzz() {}
+
+  /** Loads what the first run needs: that takes longer than any run may. */
+  public static void fuzzerInitialize() throws FormatException {
+    fuzzerTestOneInput("{}".getBytes(StandardCharsets.UTF_8));
+    MeasureCatalogue.all();
+  }
 
   public static void fuzzerTestOneInput(byte[] data) throws FormatException {
     StyleFile file;
