@@ -420,9 +420,10 @@ document.addEventListener('DOMContentLoaded', () => {
   const SITTING = `pen-mirror-sitting-${data.work}`;
   const STEPS_KEPT = 60;
   const changed = () => {
+    // A figure marked a second time stays out of everything that is kept of the first.
+    if (first) { preview(); return; }
     // Undo works on after the page was left and opened again in this sitting.
     sessionStorage.setItem(SITTING, JSON.stringify({ undo: undoStack.slice(-STEPS_KEPT), redo: redoStack.slice(-STEPS_KEPT) }));
-    if (first) { preview(); return; }
     dirty = true;
     kept.textContent = data.saving;
     localStorage.setItem(draftKey, JSON.stringify({ version, landmarks }));
@@ -985,9 +986,15 @@ document.addEventListener('DOMContentLoaded', () => {
       if (!answer.ok) return;
       earlier = await answer.json();
       const moved = Object.entries(earlier).filter(([key, mark]) => mark.x !== undefined && landmarks[key]?.x !== undefined).map(([key, mark]) => Math.hypot(mark.x - landmarks[key].x, mark.y - landmarks[key].y)).filter((away) => away > 0);
-      compared.textContent = compared.dataset.text.replace('{0}', moved.length).replace('{1}', Math.max(0, ...moved).toFixed(1));
+      const farthest = Math.max(0, ...moved).toFixed(1);
+      compared.textContent = moved.length === 1 ? compared.dataset.one.replace('{0}', farthest) : compared.dataset.text.replace('{0}', moved.length).replace('{1}', farthest);
     }
     draw();
+  });
+  const showHistory = (shown) => history.querySelectorAll('button').forEach((button) => {
+    button.disabled = !shown;
+    button.setAttribute('aria-pressed', 'false');
+    document.getElementById('compared').textContent = '';
   });
   const by = document.getElementById('by');
   by.value = localStorage.getItem('pen-mirror-by') ?? '';
@@ -996,10 +1003,13 @@ document.addEventListener('DOMContentLoaded', () => {
   const repeat = document.getElementById('repeat');
   repeat.addEventListener('click', async () => {
     if (!first) {
-      first = { landmarks: structuredClone(landmarks), earlier, undoStack };
+      first = { landmarks: structuredClone(landmarks), undoStack, redoStack };
       landmarks = {};
+      // Nothing of the first may be seen or come back: no step of it, and no earlier marking.
       earlier = null;
       undoStack = [];
+      redoStack = [];
+      showHistory(false);
       repeat.textContent = repeat.dataset.on;
       document.getElementById('repeat-outcome').replaceChildren();
       askFor();
@@ -1013,8 +1023,9 @@ document.addEventListener('DOMContentLoaded', () => {
     if (!answer.ok) { showFault(text); return; }
     document.getElementById('repeat-outcome').replaceChildren(...new DOMParser().parseFromString(text, 'text/html').body.children);
     earlier = landmarks;
-    ({ landmarks, undoStack } = first);
+    ({ landmarks, undoStack, redoStack } = first);
     first = null;
+    showHistory(true);
     repeat.textContent = repeat.dataset.done;
     draw();
     preview();

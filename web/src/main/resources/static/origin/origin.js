@@ -182,7 +182,7 @@ document.addEventListener('DOMContentLoaded', () => {
       ArrowUp: () => go(rows[Math.max(0, row - 1)]),
       '+': () => zooms.in(), '=': () => zooms.in(), '-': () => zooms.out(), 0: () => zooms.fit(),
     };
-    if (!document.body.classList.contains('no-letters')) moves.b = () => alone();
+    if (window.penMirror.lettersOn()) moves.b = () => alone();
     const move = moves[event.key];
     if (move) { event.preventDefault(); move(); }
   });

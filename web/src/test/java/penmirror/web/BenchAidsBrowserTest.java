@@ -274,6 +274,35 @@ class BenchAidsBrowserTest extends BrowserTest {
     assertThat(marks().require(Landmark.CROWN).distanceTo(new Point(600, 200))).isLessThan(3);
   }
 
+  /**
+   * Redo once brought the first marking back into the second, and a reload saved the second as it.
+   */
+  @Test
+  void theSecondMarkingSeesNothingOfTheFirstAndNeverTakesItsPlace() {
+    click(new Point(600, 200));
+    click(new Point(600, 400));
+    assertThat(page.locator("#kept")).hasText("Kept");
+    page.keyboard().press("Control+z");
+    assertThat(page.locator("#kept")).hasText("Kept");
+    page.reload();
+    page.locator("details.more summary").click();
+    page.locator("#repeat").click();
+    assertThat(page.locator(".history button").first()).isDisabled();
+    page.locator("#bench").focus();
+    page.keyboard().press("Control+Shift+Z");
+    page.keyboard().press("Control+z");
+    assertThat(page.locator("#placed")).hasText("0 of 16");
+    click(new Point(640, 260));
+    page.reload();
+    page.locator("#bench").focus();
+    assertThat(page.locator("#placed")).hasText("1 of 16");
+    page.keyboard().press("Control+Shift+Z");
+    assertThat(page.locator("#placed")).hasText("2 of 16");
+    assertThat(page.locator("#kept")).hasText("Kept");
+    assertThat(marks().require(Landmark.CROWN).distanceTo(new Point(600, 200))).isLessThan(3);
+    assertThat(marks().require(Landmark.CHIN).distanceTo(new Point(600, 400))).isLessThan(3);
+  }
+
   @Test
   void earlierMarkingsStandWithTheirMakerAndCanBeLaidUnder() {
     page.locator("details.more summary").click();
@@ -289,7 +318,7 @@ class BenchAidsBrowserTest extends BrowserTest {
     assertThat(page.locator(".history li")).hasCount(2);
     assertThat(page.locator(".history li").first()).containsText("Tilda Ames");
     page.locator(".history button").nth(1).click();
-    assertThat(page.locator("#compared")).containsText("1 points lie elsewhere");
+    assertThat(page.locator("#compared")).containsText("1 point lies elsewhere");
     assertThat(page.locator("#earlier circle")).hasCount(1);
   }
 

@@ -190,4 +190,18 @@ class StoresDatabaseTest extends DatabaseTest {
             study, source(number).png(), role, source(number).title(), "credit", View.FRONT);
     return ((Intake.Taken) outcome).workId();
   }
+
+  @Test
+  void everyReferenceHasAnIndexBehindIt() {
+    var bare =
+        database.fetch(
+            """
+            select c.conrelid::regclass || ' ' || a.attname as reference
+            from pg_constraint c
+            join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
+            where c.contype = 'f' and not exists (
+              select 1 from pg_index i where i.indrelid = c.conrelid and i.indkey[0] = c.conkey[1])
+            """);
+    assertThat(bare.getValues("reference")).isEmpty();
+  }
 }

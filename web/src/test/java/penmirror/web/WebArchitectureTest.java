@@ -7,6 +7,8 @@ import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import penmirror.core.file.PictureLimits;
+import penmirror.core.file.PictureReader;
 
 @AnalyzeClasses(packages = "penmirror.web", importOptions = DoNotIncludeTests.class)
 class WebArchitectureTest {
@@ -31,4 +33,17 @@ class WebArchitectureTest {
   @ArchTest
   static final ArchRule DOES_NOT_KNOW_THE_COMMAND_LINE =
       noClasses().should().dependOnClassesThat().resideInAPackage("penmirror.commandline..");
+
+  /** Opened past it, pictures of many windows at once would need more memory than there is. */
+  @ArchTest
+  static final ArchRule ONE_DOOR_TO_PICTURES =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("penmirror.web.opening..")
+          .should()
+          .callConstructor(PictureReader.class)
+          .orShould()
+          .callConstructor(PictureReader.class, PictureLimits.class)
+          .orShould()
+          .callMethod(PictureReader.class, "open", byte[].class);
 }

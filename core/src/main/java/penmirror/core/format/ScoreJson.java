@@ -54,6 +54,7 @@ public final class ScoreJson {
         .reading()
         .ifPresentOrElse(
             reading -> node.put("value", reading.value()), () -> node.putNull("value"));
+    score.result().absence().ifPresent(none -> node.put("reason", none.reason().word()));
     node.put("unit", score.rule().measure().unit().word());
     node.put("centre", score.rule().centre());
     node.put("tolerance", score.rule().tolerance());

@@ -11,4 +11,8 @@ public sealed interface MeasureResult permits Reading, NoReading {
   default Optional<Reading> reading() {
     return fold(Optional::of, none -> Optional.empty());
   }
+
+  default Optional<NoReading> absence() {
+    return fold(reading -> Optional.empty(), Optional::of);
+  }
 }

@@ -47,6 +47,11 @@ public record NoReading(Reason reason, List<Landmark> missing) implements Measur
     /** Corners and opening of the eyes are not marked. */
     EYES_NOT_MARKED;
 
+    /** The word used in files. */
+    public String word() {
+      return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    }
+
     /** Whether the picture was read and truly has nothing of it. */
     public boolean isTrulyAbsent() {
       return this == NO_LINES

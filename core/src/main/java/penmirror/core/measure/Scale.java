@@ -67,6 +67,11 @@ public enum Scale {
     public double[] unwrapped(double[] values) {
       return around(values, 360);
     }
+
+    @Override
+    public double told(double value) {
+      return value - 360 * Math.floor(value / 360);
+    }
   },
   /** Slants in degrees that have no head and tail: 85 and −85 are 10 apart. */
   AXIAL {
@@ -78,6 +83,11 @@ public enum Scale {
     @Override
     public double[] unwrapped(double[] values) {
       return around(values, 180);
+    }
+
+    @Override
+    public double told(double value) {
+      return value - 180 * Math.ceil(value / 180 - 0.5);
     }
   },
   LOG_RATIO {
@@ -111,6 +121,14 @@ public enum Scale {
    */
   public double[] unwrapped(double[] values) {
     return java.util.Arrays.stream(values).map(this::toScale).toArray();
+  }
+
+  /**
+   * A value as it is told: on scales that run in a circle within one round, [0, 360) for directions
+   * and hues, (-90, 90] for slants; itself on all others.
+   */
+  public double told(double value) {
+    return value;
   }
 
   private static double[] around(double[] values, double round) {

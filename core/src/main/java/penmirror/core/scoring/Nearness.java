@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import penmirror.core.measure.Measure;
 import penmirror.core.style.MeasuredWork;
@@ -59,8 +60,8 @@ public record Nearness(MeasuredWork work, double share) {
     return Math.exp(-0.5 * steps * steps);
   }
 
-  /** Mean over the nearest works; below 0 without any. */
-  static double ofNearest(List<Nearness> all) {
-    return all.stream().limit(NEAREST).mapToDouble(Nearness::share).average().orElse(-1);
+  /** Mean over the nearest works; empty without any. */
+  static OptionalDouble ofNearest(List<Nearness> all) {
+    return all.stream().limit(NEAREST).mapToDouble(Nearness::share).average();
   }
 }

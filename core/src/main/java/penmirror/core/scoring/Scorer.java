@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import penmirror.core.colour.Swatch;
@@ -121,8 +122,9 @@ public final class Scorer {
     if (byRules.isEmpty()) {
       return Optional.empty();
     }
-    double near = Nearness.ofNearest(nearest);
-    double points = near < 0 ? byRules.get() : (byRules.get() + 100 * near) / 2;
+    OptionalDouble near = Nearness.ofNearest(nearest);
+    double points =
+        near.isPresent() ? (byRules.get() + 100 * near.getAsDouble()) / 2 : byRules.get();
     double colours = house.orElse(points);
     return Optional.of((1 - HOUSE_SHARE) * points + HOUSE_SHARE * colours);
   }

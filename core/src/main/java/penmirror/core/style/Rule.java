@@ -54,7 +54,7 @@ public record Rule(
             : share * Math.log1p(measure.spreadAmongStyles() / tolerance) / Math.log(2);
     return new Rule(
         measure,
-        measure.scale().fromScale(Sample.weightedMedian(values, weights)),
+        measure.scale().told(measure.scale().fromScale(Sample.weightedMedian(values, weights))),
         scaled.spread(),
         tolerance,
         values.length,
@@ -80,16 +80,19 @@ public record Rule(
     return measure.scale().difference(value, centre) / tolerance;
   }
 
-  /** Lower end of the band, in the measure's unit; never below what can be. */
+  /**
+   * Lower end of the band, in the measure's unit; never below what can be. On a scale that runs in
+   * a circle it is the end from which the band runs upward, and may be the larger number: 335 to 5.
+   */
   public double low() {
     double low = measure.scale().fromScale(measure.scale().toScale(centre) - tolerance);
-    return Math.max(measure.unit().least(), low);
+    return Math.max(measure.unit().least(), measure.scale().told(low));
   }
 
   /** Upper end of the band, in the measure's unit; never above what can be. */
   public double high() {
     double high = measure.scale().fromScale(measure.scale().toScale(centre) + tolerance);
-    return Math.min(measure.unit().most(), high);
+    return Math.min(measure.unit().most(), measure.scale().told(high));
   }
 
   public boolean isScored() {

@@ -9,9 +9,11 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.Scale;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
 
 class StyleSheetTest {
 
@@ -50,6 +52,23 @@ class StyleSheetTest {
     assertThat(rule.low()).isCloseTo(4.2 / 1.1, offset(1e-9));
     assertThat(rule.high()).isCloseTo(4.2 * 1.1, offset(1e-9));
     assertThat(rule.z(4.2 * 1.1 * 1.1)).isCloseTo(2, offset(1e-9));
+  }
+
+  /** Once told as 335 to 365, with a middle of 350 or of -10 as the works happened to lie. */
+  @Test
+  void onACircleEveryNumberIsToldWithinOneRound() {
+    Rule rule =
+        sheet(ShadeMeasures.LIGHT_FROM, 355, 350, 5, 10, 2)
+            .rule(ShadeMeasures.LIGHT_FROM)
+            .orElseThrow();
+    assertThat(rule.centre()).isCloseTo(2, offset(1e-9));
+    assertThat(rule.low()).isBetween(300.0, 360.0);
+    assertThat(rule.high()).isBetween(0.0, 60.0);
+    assertThat(rule.z(358)).isNegative();
+    assertThat(Scale.AXIAL.told(95)).isEqualTo(-85);
+    assertThat(Scale.AXIAL.told(90)).isEqualTo(90);
+    assertThat(Scale.CIRCULAR.told(-10)).isEqualTo(350);
+    assertThat(Scale.CIRCULAR.told(360)).isZero();
   }
 
   @Test

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader;
@@ -117,7 +118,8 @@ class DemoListingTest {
       Score score = scorer.score(redraw.evidence());
       lines.add(name + " overall " + score.overall().map(DemoListingTest::number).orElse("none"));
       lines.add(name + " coverage " + number(score.coverage()));
-      score.groups().forEach((g, points) -> lines.add(name + " " + g + " " + number(points)));
+      new TreeMap<>(score.groups())
+          .forEach((g, points) -> lines.add(name + " " + g + " " + number(points)));
       for (RuleScore rule : score.rules()) {
         lines.add(
             name

@@ -3,6 +3,7 @@ package penmirror.web.evidence;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
@@ -52,14 +53,9 @@ public class EvidenceFinder {
     return evidence;
   }
 
-  /** Length of the marked head in pixels of the picture; 0 where no head is marked. */
-  public double headPixels(Work work) {
-    return markings
-        .newest(work.id(), work.view())
-        .marks()
-        .headFrame()
-        .map(HeadFrame::headPixels)
-        .orElse(0.0);
+  /** Length of the marked head in pixels of the picture; empty where no head is marked. */
+  public Optional<Double> headPixels(Work work) {
+    return markings.newest(work.id(), work.view()).marks().headFrame().map(HeadFrame::headPixels);
   }
 
   /** How exactly the works of a study are marked, as far as that was tried. */

@@ -30,26 +30,33 @@ public record StripPlot(
 
   public static StripPlot of(Rule rule, List<Entry> entries) {
     Scale scale = rule.measure().scale();
-    double low = scale.toScale(rule.low());
-    double high = scale.toScale(rule.high());
+    // By how far each lies from the middle: on a circle that is the short way round.
+    double low = scale.difference(rule.low(), rule.centre());
+    double high = scale.difference(rule.high(), rule.centre());
     double from = low;
     double to = high;
     for (Entry entry : entries) {
-      from = Math.min(from, scale.toScale(entry.value()));
-      to = Math.max(to, scale.toScale(entry.value()));
+      from = Math.min(from, scale.difference(entry.value(), rule.centre()));
+      to = Math.max(to, scale.difference(entry.value(), rule.centre()));
     }
     double room = (to - from) * 0.12;
     double start = from - room;
     double extent = to - from + 2 * room;
-    DoubleUnaryOperator place = scaled -> MARGIN + (scaled - start) / extent * (WIDTH - 2 * MARGIN);
+    DoubleUnaryOperator place = off -> MARGIN + (off - start) / extent * (WIDTH - 2 * MARGIN);
     double bandStart = place.applyAsDouble(low);
     return new StripPlot(
         number(bandStart),
         number(place.applyAsDouble(high) - bandStart),
-        number(place.applyAsDouble(scale.toScale(rule.centre()))),
+        number(place.applyAsDouble(0)),
         dots(rule, entries, place),
-        Wording.number(rule.measure().unit(), scale.fromScale(start)),
-        Wording.number(rule.measure().unit(), scale.fromScale(start + extent)));
+        told(rule, start),
+        told(rule, start + extent));
+  }
+
+  private static String told(Rule rule, double off) {
+    Scale scale = rule.measure().scale();
+    double value = scale.told(scale.fromScale(scale.toScale(rule.centre()) + off));
+    return Wording.number(rule.measure().unit(), value);
   }
 
   /** Dots that would lie on each other step up and down from the axis. */
@@ -58,7 +65,9 @@ public record StripPlot(
     return entries.stream()
         .map(
             entry -> {
-              double x = place.applyAsDouble(rule.measure().scale().toScale(entry.value()));
+              double x =
+                  place.applyAsDouble(
+                      rule.measure().scale().difference(entry.value(), rule.centre()));
               long near = taken.stream().filter(other -> Math.abs(other - x) < 7).count();
               taken.add(x);
               double step = (near + 1) / 2 * (near % 2 == 0 ? 1 : -1) * DOT_STEP;

@@ -98,12 +98,12 @@ class MirrorController {
     model.addAttribute("verdict", Verdict.of(score, traced, messages));
     model.addAttribute("ruleCount", sheet.rules().size());
     model.addAttribute("layers", Layer.values());
-    model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(0.0));
+    model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
     chosenSource(loaded, sources, source)
         .ifPresent(
             work -> {
               model.addAttribute("source", work);
-              model.addAttribute("sourceHead", loaded.headPixels(work).orElse(0.0));
+              model.addAttribute("sourceHead", loaded.headPixels(work).orElse(null));
               model.addAttribute(
                   "overlay",
                   Overlay.of(

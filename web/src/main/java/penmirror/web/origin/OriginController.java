@@ -154,10 +154,11 @@ class OriginController {
     model.addAttribute("edits", FigureEditsJson.write(strokes.edits()));
     model.addAttribute("editsVersion", strokes.version());
     model.addAttribute("strokesLeftOut", strokes.leftOut());
-    model.addAttribute("head", evidence.headPixels(work));
+    model.addAttribute("head", evidence.headPixels(work).orElse(null));
     beside
         .map(id -> works.require(studyId, id))
-        .ifPresent(other -> model.addAttribute("headBeside", evidence.headPixels(other)));
+        .ifPresent(
+            other -> model.addAttribute("headBeside", evidence.headPixels(other).orElse(null)));
     addRows(model, study, work);
     addRoles(model, work);
     return "origin/page";

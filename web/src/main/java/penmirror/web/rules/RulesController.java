@@ -70,7 +70,8 @@ class RulesController {
 
   @GetMapping("/studies/{studyId}/rules/style.json")
   ResponseEntity<String> styleFile(@PathVariable long studyId) {
-    StyleSheet sheet = sheets.sheetOf(studies.require(studyId));
+    // The one redraws are scored by: whoever scores with the file gets the page's figures.
+    StyleSheet sheet = sheets.scoredSheetOf(studies.require(studyId));
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
         .header(

@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Strength;
 
@@ -43,6 +44,26 @@ class StripsTest {
       assertThat(number(dot.y())).isBetween(0.0, (double) StripPlot.HEIGHT);
     }
     assertThat(number(strip.bandX())).isPositive();
+  }
+
+  /** A rule about the top of the circle: 350 and 10 are neighbours, and 180 is far away. */
+  @Test
+  void onACircleNeighboursLieSideBySide() {
+    Rule light = new Rule(ShadeMeasures.LIGHT_FROM, 350, 5, 15, 4, Strength.USUALLY, 1);
+    StripPlot strip =
+        StripPlot.of(
+            light,
+            List.of(
+                new StripPlot.Entry(345, "A", "/a"),
+                new StripPlot.Entry(2, "B", "/b"),
+                new StripPlot.Entry(60, "C", "/c")));
+    double from = number(strip.bandX());
+    double to = from + number(strip.bandWidth());
+    assertThat(number(strip.bandWidth())).isPositive();
+    assertThat(number(strip.dots().get(0).x())).isBetween(from, to);
+    assertThat(number(strip.dots().get(1).x())).isBetween(from, to);
+    assertThat(number(strip.dots().get(2).x())).isGreaterThan(to);
+    assertThat(strip.high()).isEqualTo("70.2");
   }
 
   @Test
