@@ -1,7 +1,6 @@
 package penmirror.commandline;
 
 import java.io.IOException;
-import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -31,33 +30,6 @@ final class Inputs {
   private static final String MARKS_ENDING = ".marks.json";
 
   private Inputs() {}
-
-  @FunctionalInterface
-  interface EachImage {
-    void accept(Path image) throws UnusableInputException;
-  }
-
-  /** Does something with each image; one that cannot be used is reported, the others go on. */
-  static int forEach(List<Path> images, PrintWriter messages, EachImage action) {
-    int exit = CommandLineTools.DONE;
-    for (Path image : images) {
-      try {
-        action.accept(image);
-      } catch (UnusableInputException e) {
-        messages.println(e.getMessage());
-        exit = CommandLineTools.INPUT_UNUSABLE;
-      } catch (OutOfMemoryError e) {
-        messages.println(
-            image + ": There is not enough memory for it. Give more with PEN_MIRROR_MEMORY.");
-        exit = CommandLineTools.INPUT_UNUSABLE;
-      } catch (RuntimeException | StackOverflowError e) {
-        // A fault of ours on one picture is no reason to leave the others unread.
-        messages.println(image + ": It could not be read through a fault of Pen Mirror's: " + e);
-        exit = CommandLineTools.INPUT_UNUSABLE;
-      }
-    }
-    return exit;
-  }
 
   /** Bytes; larger ones are not even read into memory. Style sheets grow with their works. */
   private static final long LARGEST_FILE = 256L * 1024 * 1024;

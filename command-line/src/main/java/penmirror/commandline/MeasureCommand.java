@@ -17,6 +17,7 @@ import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -29,6 +30,8 @@ import picocli.CommandLine.Spec;
     description = "Read the measures of pictures, one line a picture.")
 final class MeasureCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
+
+  @Mixin private Batch batch = new Batch();
 
   @Parameters(
       arity = "1..*",
@@ -63,20 +66,17 @@ final class MeasureCommand implements Callable<Integer> {
           spec.commandLine(),
           "--head must be 1 to " + (int) Reach.PIXELS + " px, got " + headPixels + ".");
     }
-    return Inputs.forEach(
+    return batch.forEach(
         images,
-        spec.commandLine().getErr(),
-        image -> print(image, Inputs.evidence(image, marks, propose)));
+        image -> told(image, Inputs.evidence(image, marks, propose)),
+        spec.commandLine().getOut()::println);
   }
 
-  private void print(Path image, Evidence evidence) {
+  private String told(Path image, Evidence evidence) {
     HeadSource source = source(evidence.marks());
-    String text =
-        json
-            ? MeasureJson.write(
-                image.toString(), evidence, source, headPixels == null ? 0 : headPixels)
-            : table(image, source == HeadSource.GIVEN ? withHead(evidence) : evidence);
-    spec.commandLine().getOut().println(text);
+    return json
+        ? MeasureJson.write(image.toString(), evidence, source, headPixels == null ? 0 : headPixels)
+        : table(image, source == HeadSource.GIVEN ? withHead(evidence) : evidence);
   }
 
   private HeadSource source(Marks marks) {

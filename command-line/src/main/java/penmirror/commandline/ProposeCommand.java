@@ -9,6 +9,7 @@ import penmirror.core.measure.Wording;
 import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.Proposer;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -21,6 +22,8 @@ import picocli.CommandLine.Spec;
     description = "Tell where the landmarks of figures probably are, one line a picture.")
 final class ProposeCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
+
+  @Mixin private Batch batch = new Batch();
 
   @Parameters(
       arity = "1..*",
@@ -47,16 +50,13 @@ final class ProposeCommand implements Callable<Integer> {
       throw new ParameterException(spec.commandLine(), String.valueOf(e.getMessage()));
     }
     Proposer proposer = new Proposer(List.of());
-    return Inputs.forEach(
+    return batch.forEach(
         images,
-        spec.commandLine().getErr(),
         image -> {
           Proposal proposal = proposer.propose(Inputs.picture(image), from);
-          spec.commandLine()
-              .getOut()
-              .println(
-                  json ? ProposalJson.write(image.toString(), proposal) : table(image, proposal));
-        });
+          return json ? ProposalJson.write(image.toString(), proposal) : table(image, proposal);
+        },
+        spec.commandLine().getOut()::println);
   }
 
   private static String table(Path image, Proposal proposal) {

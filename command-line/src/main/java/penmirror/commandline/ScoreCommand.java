@@ -1,15 +1,20 @@
 package penmirror.commandline;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.format.ScoreJson;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Wording;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -18,9 +23,11 @@ import picocli.CommandLine.Spec;
 @Command(
     name = "score",
     mixinStandardHelpOptions = true,
-    description = "Hold redraws against a style sheet.")
+    description = "Hold redraws against style sheets, one line a picture and sheet.")
 final class ScoreCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
+
+  @Mixin private Batch batch = new Batch();
 
   @Parameters(
       arity = "1..*",
@@ -32,8 +39,8 @@ final class ScoreCommand implements Callable<Integer> {
       names = "--style",
       required = true,
       paramLabel = "STYLE.json",
-      description = "The sheet to score against.")
-  private Path style;
+      description = "The sheet to score against; named several times, each picture is read once.")
+  private List<Path> styles = List.of();
 
   @Option(
       names = "--marks",
@@ -51,20 +58,34 @@ final class ScoreCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnusableInputException {
-    Scorer scorer = new Scorer(Inputs.style(style));
-    return Inputs.forEach(
+    Map<Path, Scorer> scorers = new LinkedHashMap<>();
+    for (Path style : styles) {
+      scorers.put(style, new Scorer(Inputs.style(style)));
+    }
+    return batch.forEach(
         images,
-        spec.commandLine().getErr(),
-        image -> {
-          Score score = scorer.score(Inputs.evidence(image, marks, propose));
-          spec.commandLine()
-              .getOut()
-              .println(json ? ScoreJson.write(image.toString(), score) : words(image, score));
-        });
+        image -> told(image, Inputs.evidence(image, marks, propose), scorers),
+        lines -> lines.forEach(spec.commandLine().getOut()::println));
   }
 
-  private static String words(Path image, Score score) {
-    StringBuilder text = new StringBuilder(image + ": ");
+  /** A line per sheet. */
+  private List<String> told(Path image, Evidence evidence, Map<Path, Scorer> scorers) {
+    boolean several = scorers.size() > 1;
+    List<String> lines = new ArrayList<>();
+    scorers.forEach(
+        (style, scorer) -> {
+          String sheet = several ? style.toString() : "";
+          Score score = scorer.score(evidence);
+          lines.add(
+              json
+                  ? ScoreJson.write(image.toString(), sheet, score)
+                  : words(several ? image + " by " + style : image.toString(), score));
+        });
+    return lines;
+  }
+
+  private static String words(String what, Score score) {
+    StringBuilder text = new StringBuilder(what + ": ");
     text.append(
         score
             .overall()

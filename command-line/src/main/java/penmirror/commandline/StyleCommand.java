@@ -10,6 +10,7 @@ import penmirror.core.format.StyleFile;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -23,6 +24,8 @@ import picocli.CommandLine.Spec;
 final class StyleCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
+  @Mixin private Batch batch = new Batch();
+
   @Parameters(
       arity = "1..*",
       paramLabel = "IMAGE",
@@ -34,6 +37,11 @@ final class StyleCommand implements Callable<Integer> {
       paramLabel = "DIR",
       description = "Folder of marks files with the images' base names.")
   private @Nullable Path marks;
+
+  @Option(
+      names = "--propose",
+      description = "Place the points that no marks tell, from the pixels.")
+  private boolean propose;
 
   @Option(
       names = "--view",
@@ -56,13 +64,13 @@ final class StyleCommand implements Callable<Integer> {
     View chosen = view == null ? null : parsed(view);
     List<MeasuredWork> works = new ArrayList<>();
     int exit =
-        Inputs.forEach(
+        batch.forEach(
             images,
-            spec.commandLine().getErr(),
             image -> {
               String title = String.valueOf(image.getFileName());
-              works.add(MeasuredWork.of(title, title, "", Inputs.evidence(image, marks)));
-            });
+              return MeasuredWork.of(title, title, "", Inputs.evidence(image, marks, propose));
+            },
+            works::add);
     if (works.isEmpty()) {
       throw new UnusableInputException(
           output.toString(), "No work could be read, so no sheet was written.");

@@ -177,6 +177,48 @@ class CommandLineToolsTest {
     assertThat(err.toString()).contains("notes.png").contains("JSON");
   }
 
+  /** The figures are those of one sheet after the other, in the order the files were named. */
+  @Test
+  void manyPicturesAgainstManySheetsAreReadOnceEach() throws IOException {
+    String[] sheets = {file("one.json"), file("two.json")};
+    run("style", file(FRONT.get(0).fileName()), "--marks", folder.toString(), "-o", sheets[0]);
+    run("style", file(FRONT.get(1).fileName()), "--propose", "-o", sheets[1]);
+    List<String> alone = new ArrayList<>();
+    for (String image : List.of(FRONT.get(2).fileName(), FRONT.get(0).fileName())) {
+      for (String sheet : sheets) {
+        out.getBuffer().setLength(0);
+        run("score", file(image), "--style", sheet, "--marks", folder.toString(), "--json");
+        alone.add(out.toString().strip());
+      }
+    }
+    out.getBuffer().setLength(0);
+    int exit =
+        run(
+            "score",
+            file(FRONT.get(2).fileName()),
+            file("notes.png"),
+            file(FRONT.get(0).fileName()),
+            "--style",
+            sheets[0],
+            "--style",
+            sheets[1],
+            "--marks",
+            folder.toString(),
+            "--jobs",
+            "2",
+            "--json");
+    assertThat(exit).isEqualTo(1);
+    assertThat(err.toString()).contains("notes.png");
+    List<String> together = out.toString().strip().lines().toList();
+    assertThat(together).hasSize(4);
+    for (int i = 0; i < 4; i++) {
+      String style = "\"style\":\"" + sheets[i % 2] + "\",";
+      assertThat(together.get(i)).contains(style);
+      assertThat(together.get(i).replace(style, "")).isEqualTo(alone.get(i));
+    }
+    assertThat(run("measure", file("notes.png"), "--jobs", "0")).isEqualTo(2);
+  }
+
   @Test
   void aHeadWithoutEndIsRefused() {
     assertThat(run("measure", file("lantern-barge-1.png"), "--head", "1e999", "--json"))

@@ -12,8 +12,18 @@ public final class ScoreJson {
   private ScoreJson() {}
 
   public static String write(String file, Score score) {
+    return write(file, "", score);
+  }
+
+  /**
+   * @param style which of several sheets it was held against; empty where there is one
+   */
+  public static String write(String file, String style, Score score) {
     ObjectNode node = Json.object();
     node.put("file", file);
+    if (!style.isEmpty()) {
+      node.put("style", style);
+    }
     score
         .overall()
         .ifPresentOrElse(points -> node.put("overall", points), () -> node.putNull("overall"));

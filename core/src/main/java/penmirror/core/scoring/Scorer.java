@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
@@ -51,6 +52,11 @@ public final class Scorer {
   private static final double HOUSE_SHARE = 0.1;
 
   private final StyleSheet sheet;
+
+  /** What depends on the sheet alone is made when first needed, and serves all redraws after. */
+  private @Nullable Optional<OwnRange> ownRange;
+
+  private @Nullable List<StyleSheet> drawnSheets;
 
   public Scorer(StyleSheet sheet) {
     this.sheet = sheet;
@@ -190,7 +196,14 @@ public final class Scorer {
   }
 
   /** Each work scored by rules made from the others. */
-  private Optional<OwnRange> ownRange() {
+  private synchronized Optional<OwnRange> ownRange() {
+    if (ownRange == null) {
+      ownRange = ownRangeOf(sheet);
+    }
+    return ownRange;
+  }
+
+  private static Optional<OwnRange> ownRangeOf(StyleSheet sheet) {
     List<MeasuredWork> works = sheet.works();
     if (works.size() < 2) {
       return Optional.empty();
@@ -248,14 +261,13 @@ public final class Scorer {
   private Interval interval(
       View view, Map<Measure, MeasureResult> results, Optional<Double> house, double points) {
     Random random = new Random(SEED);
+    List<StyleSheet> drawnSheets = drawnSheets(results.size());
     List<Double> drawnPoints = new ArrayList<>();
     int n = sheet.works().size();
-    for (int draw = 0; draw < DRAWS; draw++) {
-      List<MeasuredWork> works = new ArrayList<>();
+    for (StyleSheet drawn : drawnSheets) {
       for (int i = 0; i < n; i++) {
-        works.add(sheet.works().get(random.nextInt(n)));
+        random.nextInt(n); // Which works were drawn is kept; the noise after it is drawn anew.
       }
-      StyleSheet drawn = n == 0 ? sheet : sheet.rulesOver(works);
       Map<Measure, MeasureResult> shaken = new LinkedHashMap<>(results);
       for (Map.Entry<Measure, MeasureResult> entry : shaken.entrySet()) {
         double noise = random.nextGaussian();
@@ -274,6 +286,31 @@ public final class Scorer {
     double shift = points - sample.median();
     return new Interval(
         Math.max(0, sample.quantile(0.05) + shift), Math.min(100, sample.quantile(0.95) + shift));
+  }
+
+  /**
+   * The sheets of works drawn anew, by the same row of random numbers that the noise is taken from.
+   *
+   * @param noises numbers that lie between two draws, one a measure
+   */
+  private synchronized List<StyleSheet> drawnSheets(int noises) {
+    if (drawnSheets == null) {
+      Random random = new Random(SEED);
+      List<StyleSheet> drawn = new ArrayList<>();
+      int n = sheet.works().size();
+      for (int draw = 0; draw < DRAWS; draw++) {
+        List<MeasuredWork> works = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+          works.add(sheet.works().get(random.nextInt(n)));
+        }
+        drawn.add(n == 0 ? sheet : sheet.rulesOver(works));
+        for (int i = 0; i < noises; i++) {
+          random.nextGaussian();
+        }
+      }
+      drawnSheets = List.copyOf(drawn);
+    }
+    return drawnSheets;
   }
 
   private static MeasureResult shaken(Reading reading, double noise) {
