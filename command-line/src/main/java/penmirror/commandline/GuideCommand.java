@@ -1,10 +1,15 @@
 package penmirror.commandline;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import penmirror.core.format.GuideSvg;
+import penmirror.core.drawing.PdfWriter;
+import penmirror.core.drawing.Scene;
+import penmirror.core.drawing.SvgWriter;
+import penmirror.core.file.Resolution;
+import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.style.StyleSheet;
@@ -34,21 +39,43 @@ final class GuideCommand implements Callable<Integer> {
   private String canvas;
 
   @Option(
+      names = "--per-inch",
+      paramLabel = "PX",
+      defaultValue = "300",
+      description = "Pixels of the canvas to an inch of paper, for a PDF. Default: 300.")
+  private double perInch = 300;
+
+  @Option(
       names = {"-o", "--output"},
       required = true,
-      paramLabel = "GUIDE.svg")
+      paramLabel = "GUIDE.svg|.pdf")
   private Path output;
 
   @Override
   public Integer call() throws UnusableInputException {
-    if (!String.valueOf(output.getFileName()).endsWith(".svg")) {
+    String name = String.valueOf(output.getFileName());
+    if (!name.endsWith(".svg") && !name.endsWith(".pdf")) {
       throw new ParameterException(
-          spec.commandLine(), "The guide is written as SVG: end its name in .svg.");
+          spec.commandLine(), "The guide is written as SVG or PDF: end its name in .svg or .pdf.");
     }
     Canvas size = canvas();
     StyleSheet sheet = Inputs.style(style);
-    Inputs.write(output, GuideSvg.write(GuidePlan.of(sheet, size)));
+    Scene scene = GuideDrawing.of(GuidePlan.of(sheet, size));
+    if (name.endsWith(".pdf")) {
+      Inputs.write(output, PdfWriter.write(scene, pixelsPerInch()));
+    } else {
+      Inputs.write(output, SvgWriter.write(scene).getBytes(StandardCharsets.UTF_8));
+    }
     return CommandLineTools.DONE;
+  }
+
+  private double pixelsPerInch() {
+    try {
+      return new Resolution(perInch).pixelsPerInch();
+    } catch (IllegalArgumentException e) {
+      throw new ParameterException(
+          spec.commandLine(), "--per-inch is 30 to 10000 px, got " + perInch + ".");
+    }
   }
 
   private Canvas canvas() {

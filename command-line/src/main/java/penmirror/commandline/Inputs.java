@@ -170,8 +170,12 @@ final class Inputs {
   }
 
   static void write(Path file, String text) throws UnusableInputException {
+    write(file, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  static void write(Path file, byte[] bytes) throws UnusableInputException {
     try {
-      Files.writeString(file, text);
+      Files.write(file, bytes);
     } catch (IOException e) {
       throw new UnusableInputException(
           file.toString(), "The file could not be written: " + e.getMessage());

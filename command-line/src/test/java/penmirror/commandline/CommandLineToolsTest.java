@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -143,6 +145,24 @@ class CommandLineToolsTest {
     assertThat(run("guide", "--style", style, "--canvas", "2400x3200", "-o", guide.toString()))
         .isZero();
     assertThat(Files.readString(guide)).contains("width=\"2400\"").contains("Eye line");
+    Path paper = folder.resolve("guide.pdf");
+    assertThat(
+            run(
+                "guide",
+                "--style",
+                style,
+                "--canvas",
+                "2400x3200",
+                "--per-inch",
+                "300",
+                "-o",
+                paper.toString()))
+        .isZero();
+    try (PDDocument document = Loader.loadPDF(paper.toFile())) {
+      // Eight inches by ten and two thirds, in points.
+      assertThat(document.getPage(0).getMediaBox().getWidth()).isEqualTo(576);
+      assertThat(document.getPage(0).getMediaBox().getHeight()).isEqualTo(768);
+    }
   }
 
   @Test

@@ -35,6 +35,8 @@ class CoreArchitectureTest {
               "penmirror.core.geometry", "penmirror.core.colour", "penmirror.core.statistics")
           .layer("picture")
           .definedBy("penmirror.core.raster", "penmirror.core.figure")
+          .layer("drawing")
+          .definedBy("penmirror.core.drawing")
           .layer("file")
           .definedBy("penmirror.core.file", "penmirror.core.scan")
           .layer("measure")
@@ -51,6 +53,8 @@ class CoreArchitectureTest {
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("file")
           .mayNotBeAccessedByAnyLayer()
+          .whereLayer("drawing")
+          .mayOnlyBeAccessedByLayers("use", "format")
           .whereLayer("use")
           .mayOnlyBeAccessedByLayers("format")
           .whereLayer("proposal")
@@ -61,4 +65,17 @@ class CoreArchitectureTest {
           .mayOnlyBeAccessedByLayers("proposal", "style", "use", "format")
           .whereLayer("picture")
           .mayOnlyBeAccessedByLayers("file", "measure", "proposal", "style", "use", "format");
+
+  /** One writer of each kind of drawing; everything else hands it a scene. */
+  @ArchTest
+  static final ArchRule ONLY_DRAWING_WRITES_SVG_AND_PDF =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("penmirror.core.drawing")
+          .should()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("javax.xml.stream.XMLStreamWriter")
+          .orShould()
+          .dependOnClassesThat()
+          .resideInAPackage("org.apache.pdfbox..");
 }

@@ -19,6 +19,8 @@ import static penmirror.web.storage.generated.Tables.WORK;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -258,6 +260,20 @@ class PagesDatabaseTest extends DatabaseTest {
                 .with(csrf()))
         .andExpect(redirectedUrlPattern("/studies/*/plan"));
     assertThat(text("/studies/" + study + "/plan/guide.svg")).contains("width=\"1200\"");
+    byte[] paper =
+        mvc.perform(get("/studies/" + study + "/plan/guide.pdf").param("perInch", "150"))
+            .andExpect(status().isOk())
+            .andExpect(content().contentType("application/pdf"))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    try (PDDocument document = Loader.loadPDF(paper)) {
+      // Eight inches wide.
+      assertThat(document.getPage(0).getMediaBox().getWidth()).isEqualTo(576);
+    }
+    mvc.perform(get("/studies/" + study + "/plan/guide.pdf").param("perInch", "fine"))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("30 to 10,000 px per inch")));
     mvc.perform(
             post("/studies/" + study + "/plan")
                 .param("width", "12")

@@ -112,8 +112,17 @@ public record GuidePlan(
    *
    * @param gapPixels between the inner corners
    * @param tiltDegrees outer corner up positive
+   * @param heightPixels of the opening; empty where that is not ruled
+   * @param peakShare where it is highest, from the inner (0) to the outer corner (1)
+   * @param dipShare where it is lowest, the same way
    */
-  public record Eyes(double widthPixels, double gapPixels, double tiltDegrees) {}
+  public record Eyes(
+      double widthPixels,
+      double gapPixels,
+      double tiltDegrees,
+      Optional<Double> heightPixels,
+      double peakShare,
+      double dipShare) {}
 
   /** A width with its band. */
   public record Width(double pixels, double lowPixels, double highPixels) {}
@@ -124,6 +133,9 @@ public record GuidePlan(
   public static GuidePlan of(StyleSheet sheet, Canvas canvas) {
     return new Builder(sheet, canvas).build();
   }
+
+  /** Where nothing is ruled of the highest and lowest place of an opening. */
+  private static final double MIDDLE = 0.5;
 
   private static final class Builder {
     private final StyleSheet sheet;
@@ -246,7 +258,12 @@ public record GuidePlan(
       }
       return Optional.of(
           new Eyes(
-              width.get(), spacing.get() * width.get(), centre(FaceMeasures.EYE_TILT).orElse(0.0)));
+              width.get(),
+              spacing.get() * width.get(),
+              centre(FaceMeasures.EYE_TILT).orElse(0.0),
+              centre(FaceMeasures.EYE_ASPECT).map(aspect -> aspect * width.get()),
+              centre(FaceMeasures.EYE_PEAK).orElse(MIDDLE),
+              centre(FaceMeasures.EYE_DIP).orElse(MIDDLE)));
     }
 
     private Optional<Width> width(Measure measure, double unitPixels) {

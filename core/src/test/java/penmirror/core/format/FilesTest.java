@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import penmirror.core.OpenArt;
+import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -17,6 +18,7 @@ import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
@@ -120,7 +122,8 @@ class FilesTest {
                 MeasuredWork.of(
                     "1", "Pell", " ", new Evidence(Canon.realistic(), Optional.empty()))));
     assertThat(StyleFile.of(sheet).toJson()).contains("Without a credit: Pell.");
-    String guide = GuideSvg.write(GuidePlan.of(sheet, new GuidePlan.Canvas(600, 800)));
+    String guide =
+        SvgWriter.write(GuideDrawing.of(GuidePlan.of(sheet, new GuidePlan.Canvas(600, 800))));
     assertThat(guide).contains("Without a credit: Pell.").doesNotContain("id=\"beside\"");
   }
 
@@ -128,14 +131,16 @@ class FilesTest {
   @Test
   void helpersAreDrawnIntoTheGuide() {
     GuidePlan plan = GuidePlan.of(sheet(), new GuidePlan.Canvas(600, 800));
-    GuideSvg.SmallCopy copy = new GuideSvg.SmallCopy(new byte[] {1, 2, 3}, "image/jpeg", 200, 100);
+    GuideDrawing.SmallCopy copy =
+        new GuideDrawing.SmallCopy(new byte[] {1, 2, 3}, "image/jpeg", 200, 100);
     String guide =
-        GuideSvg.write(
-            plan,
-            List.of(
-                GuideSvg.Beside.helper("Arm pose", "own photo", copy),
-                GuideSvg.Beside.helper("Brass", "", copy),
-                GuideSvg.Beside.note("outline in one go")));
+        SvgWriter.write(
+            GuideDrawing.of(
+                plan,
+                List.of(
+                    GuideDrawing.Beside.helper("Arm pose", "own photo", copy),
+                    GuideDrawing.Beside.helper("Brass", "", copy),
+                    GuideDrawing.Beside.note("outline in one go"))));
     assertThat(guide)
         .contains("id=\"beside\"", ">Arm pose. own photo<", ">Brass. no credit yet<")
         .contains(">outline in one go<", "href=\"data:image/jpeg;base64,AQID\"")

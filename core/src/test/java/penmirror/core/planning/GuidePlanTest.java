@@ -3,7 +3,11 @@ package penmirror.core.planning;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
+import static org.assertj.core.data.Percentage.withPercentage;
 
+import java.awt.geom.Area;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
 import java.io.StringReader;
 import java.util.List;
 import java.util.Optional;
@@ -11,11 +15,13 @@ import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
 import org.xml.sax.InputSource;
+import penmirror.core.drawing.Item;
+import penmirror.core.drawing.Outline;
+import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
-import penmirror.core.format.GuideSvg;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.planning.GuidePlan.Canvas;
@@ -96,12 +102,14 @@ class GuidePlanTest {
   @Test
   void anEmptySheetStillMakesAGrid() throws Exception {
     GuidePlan empty = GuidePlan.of(StyleSheet.of("x", View.FRONT, List.of()), new Canvas(800, 800));
-    assertThat(parse(GuideSvg.write(empty)).getElementsByTagName("path").getLength()).isPositive();
+    assertThat(
+            parse(SvgWriter.write(GuideDrawing.of(empty))).getElementsByTagName("path").getLength())
+        .isPositive();
   }
 
   @Test
   void theSvgIsAsLargeAsTheCanvasAndHasABandPerRule() throws Exception {
-    Document svg = parse(GuideSvg.write(plan));
+    Document svg = parse(SvgWriter.write(GuideDrawing.of(plan)));
     assertThat(svg.getDocumentElement().getAttribute("width")).isEqualTo("2400");
     assertThat(svg.getDocumentElement().getAttribute("viewBox")).isEqualTo("0 0 2400 3200");
     long banded = plan.lines().stream().filter(l -> l.abovePixels() + l.belowPixels() > 0).count();
@@ -109,10 +117,38 @@ class GuidePlanTest {
     assertThat(svg.getElementsByTagName("script").getLength()).isZero();
   }
 
+  /** The eye is as wide, as tall and as high at its place as the rules say. */
+  @Test
+  void theEyeHasTheRuledShape() {
+    GuidePlan.Eyes eyes = plan.eyes().orElseThrow();
+    List<Item> face =
+        GuideDrawing.of(plan).layers().stream()
+            .filter(layer -> layer.name().equals("face"))
+            .findFirst()
+            .orElseThrow()
+            .items();
+    // The oval of the face comes first, then the left and the right eye.
+    Outline right = ((Item.Stroke) face.get(2)).outline();
+    Path2D path = new Path2D.Double();
+    path.moveTo(right.start().x(), right.start().y());
+    for (Outline.Piece piece : right.pieces()) {
+      Outline.Bend bend = (Outline.Bend) piece;
+      path.curveTo(
+          bend.first().x(), bend.first().y(),
+          bend.second().x(), bend.second().y(),
+          bend.to().x(), bend.to().y());
+    }
+    Rectangle2D box = new Area(path).getBounds2D();
+    double tilt = Math.toRadians(eyes.tiltDegrees());
+    assertThat(box.getWidth()).isCloseTo(eyes.widthPixels() * Math.cos(tilt), withPercentage(3));
+    assertThat(box.getHeight()).isCloseTo(eyes.heightPixels().orElseThrow(), withPercentage(12));
+    assertThat(box.getMinX()).isCloseTo(1200 + eyes.gapPixels() / 2, offset(3.0));
+  }
+
   @Test
   void namesAreEscaped() throws Exception {
     StyleSheet odd = StyleSheet.of("<A & \"B\">", View.FRONT, List.of());
-    Document svg = parse(GuideSvg.write(GuidePlan.of(odd, new Canvas(400, 400))));
+    Document svg = parse(SvgWriter.write(GuideDrawing.of(GuidePlan.of(odd, new Canvas(400, 400)))));
     assertThat(svg.getElementsByTagName("title").item(0).getTextContent()).contains("<A & \"B\">");
   }
 

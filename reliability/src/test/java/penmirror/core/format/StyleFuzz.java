@@ -2,9 +2,11 @@ package penmirror.core.format;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
@@ -40,7 +42,7 @@ public final class StyleFuzz {
                 throw new IllegalStateException("A score of " + points);
               }
             });
-    GuideSvg.write(GuidePlan.of(file.sheet(), new GuidePlan.Canvas(800, 1000)));
+    SvgWriter.write(GuideDrawing.of(GuidePlan.of(file.sheet(), new GuidePlan.Canvas(800, 1000))));
     StyleFile.parse(file.toJson());
   }
 }

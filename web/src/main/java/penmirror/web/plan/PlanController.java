@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -13,11 +14,17 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import penmirror.core.format.GuideSvg;
+import penmirror.core.drawing.PdfWriter;
+import penmirror.core.drawing.Scene;
+import penmirror.core.drawing.SvgWriter;
+import penmirror.core.file.Resolution;
 import penmirror.core.measure.Wording;
+import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Line;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.scope.Process;
@@ -107,7 +114,26 @@ class PlanController {
       answer.header(
           HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + studyId + ".svg\"");
     }
-    return answer.body(GuideSvg.write(plan(study), shownBeside(study)));
+    return answer.body(SvgWriter.write(GuideDrawing.of(plan(study), shownBeside(study))));
+  }
+
+  /** To be printed at full size and laid under the paper. */
+  @GetMapping("/studies/{studyId}/plan/guide.pdf")
+  ResponseEntity<byte[]> guideOnPaper(
+      @PathVariable long studyId, @RequestParam(defaultValue = "300") String perInch) {
+    Study study = studies.require(studyId);
+    double pixelsPerInch;
+    try {
+      pixelsPerInch = new Resolution(Double.parseDouble(perInch.strip())).pixelsPerInch();
+    } catch (IllegalArgumentException e) {
+      throw new RefusedException("plan.per-inch.wrong", Texts.cut(perInch, 40));
+    }
+    Scene scene = GuideDrawing.of(plan(study), shownBeside(study));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + studyId + ".pdf\"")
+        .body(PdfWriter.write(scene, pixelsPerInch));
   }
 
   private void fill(Model model, Study study, Optional<String> fault) {
@@ -144,24 +170,26 @@ class PlanController {
   }
 
   /** Helpers and what was seen of the process, each with its own credit. */
-  private List<GuideSvg.Beside> shownBeside(Study study) {
-    List<GuideSvg.Beside> shown = new ArrayList<>();
+  private List<GuideDrawing.Beside> shownBeside(Study study) {
+    List<GuideDrawing.Beside> shown = new ArrayList<>();
     for (Work helper : works.inRole(study.id(), Work.Role.HELPER)) {
       pictures
           .rendition(helper.pictureSha256(), SMALL_COPY_PIXELS)
           .ifPresent(
               copy ->
                   shown.add(
-                      GuideSvg.Beside.helper(
+                      GuideDrawing.Beside.helper(
                           helper.title(),
                           helper.credit(),
-                          new GuideSvg.SmallCopy(
+                          new GuideDrawing.SmallCopy(
                               copy.bytes(),
                               copy.mediaType(),
                               helper.widthPixels(),
                               helper.heightPixels()))));
     }
-    scopes.processNotes(study.id()).forEach(note -> shown.add(GuideSvg.Beside.note(note.text())));
+    scopes
+        .processNotes(study.id())
+        .forEach(note -> shown.add(GuideDrawing.Beside.note(note.text())));
     return shown;
   }
 

@@ -1,0 +1,47 @@
+package penmirror.core.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import penmirror.core.geometry.Point;
+
+/**
+ * Straight and bent pieces, one after the other.
+ *
+ * @param isClosed whether it runs back to where it began
+ */
+public record Outline(Point start, List<Piece> pieces, boolean isClosed) {
+
+  /** A piece that begins where the one before ended. */
+  public sealed interface Piece {
+    Point to();
+  }
+
+  public record Straight(Point to) implements Piece {}
+
+  /** A cubic curve with its two handles. */
+  public record Bend(Point first, Point second, Point to) implements Piece {}
+
+  public Outline {
+    pieces = List.copyOf(pieces);
+  }
+
+  public static Outline line(double x1, double y1, double x2, double y2) {
+    return new Outline(new Point(x1, y1), List.of(new Straight(new Point(x2, y2))), false);
+  }
+
+  /**
+   * A closed outline of bends.
+   *
+   * @param points handle, handle, end in turn; the last end is the start again
+   */
+  public static Outline bends(Point start, Point... points) {
+    if (points.length == 0 || points.length % 3 != 0) {
+      throw new IllegalArgumentException("Bends take three points each, got " + points.length);
+    }
+    List<Piece> pieces = new ArrayList<>();
+    for (int i = 0; i < points.length; i += 3) {
+      pieces.add(new Bend(points[i], points[i + 1], points[i + 2]));
+    }
+    return new Outline(start, pieces, true);
+  }
+}

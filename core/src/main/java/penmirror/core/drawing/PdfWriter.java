@@ -1,0 +1,190 @@
+package penmirror.core.drawing;
+
+import java.awt.Color;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentInformation;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import penmirror.core.drawing.Item.Anchor;
+import penmirror.core.drawing.Item.Field;
+import penmirror.core.drawing.Item.Shown;
+import penmirror.core.drawing.Item.Stroke;
+import penmirror.core.drawing.Item.Words;
+import penmirror.core.geometry.Point;
+
+/**
+ * Writes a scene as a PDF of one page, as large on paper as the canvas is: to be printed at full
+ * size and laid under the drawing. Words stand in Helvetica, which every reader has; what it cannot
+ * write is left out.
+ */
+public final class PdfWriter {
+  private static final double POINTS_PER_INCH = 72;
+
+  /** Source: ISO 32000-1, annex C: no side of a page may be longer, in points. */
+  private static final double LONGEST_SIDE_POINTS = 14_400;
+
+  private final PDDocument document;
+  private final PDPageContentStream out;
+  private final PDFont font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
+  private final double scale;
+  private final double heightPoints;
+
+  private PdfWriter(PDDocument document, PDPageContentStream out, double scale, double height) {
+    this.document = document;
+    this.out = out;
+    this.scale = scale;
+    heightPoints = height;
+  }
+
+  /**
+   * @param pixelsPerInch of the canvas, above 0
+   * @throws IllegalArgumentException when a side would be longer than a page may be, 5 m
+   */
+  public static byte[] write(Scene scene, double pixelsPerInch) {
+    double scale = POINTS_PER_INCH / pixelsPerInch;
+    double width = scene.widthPixels() * scale;
+    double height = scene.heightPixels() * scale;
+    if (!(pixelsPerInch > 0) || Math.max(width, height) > LONGEST_SIDE_POINTS) {
+      throw new IllegalArgumentException(
+          "At "
+              + pixelsPerInch
+              + " px per inch the page would be longer than 5 m. Give the canvas's own number.");
+    }
+    try (PDDocument document = new PDDocument()) {
+      PDDocumentInformation about = new PDDocumentInformation();
+      about.setTitle(scene.title());
+      about.setSubject(scene.description());
+      document.setDocumentInformation(about);
+      PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
+      document.addPage(page);
+      try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+        new PdfWriter(document, out, scale, height).layers(scene);
+      }
+      ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+      document.save(bytes);
+      return bytes.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException("A drawing could not be written into memory.", e);
+    }
+  }
+
+  private void layers(Scene scene) throws IOException {
+    for (Scene.Layer layer : scene.layers()) {
+      for (Item item : layer.items()) {
+        if (item instanceof Stroke stroke) {
+          stroke(stroke);
+        } else if (item instanceof Field field) {
+          out.setNonStrokingColor(Color.decode(field.colour()));
+          out.addRect(
+              x(field.left()),
+              y(field.top() + field.height()),
+              length(field.width()),
+              length(field.height()));
+          out.fill();
+        } else if (item instanceof Words words) {
+          words(words);
+        } else if (item instanceof Shown shown) {
+          PDImageXObject image =
+              PDImageXObject.createFromByteArray(document, shown.file(), "beside");
+          out.drawImage(
+              image,
+              x(shown.left()),
+              y(shown.top() + shown.height()),
+              length(shown.width()),
+              length(shown.height()));
+        }
+      }
+    }
+  }
+
+  private void stroke(Stroke stroke) throws IOException {
+    out.setStrokingColor(Color.decode(stroke.colour()));
+    out.setLineWidth(length(stroke.widthPixels()));
+    float[] dash = new float[stroke.dashPixels().size()];
+    for (int i = 0; i < dash.length; i++) {
+      dash[i] = length(stroke.dashPixels().get(i));
+    }
+    out.setLineDashPattern(dash, 0);
+    Outline outline = stroke.outline();
+    out.moveTo(x(outline.start().x()), y(outline.start().y()));
+    for (Outline.Piece piece : outline.pieces()) {
+      Point to = piece.to();
+      if (piece instanceof Outline.Bend bend) {
+        out.curveTo(
+            x(bend.first().x()),
+            y(bend.first().y()),
+            x(bend.second().x()),
+            y(bend.second().y()),
+            x(to.x()),
+            y(to.y()));
+      } else {
+        out.lineTo(x(to.x()), y(to.y()));
+      }
+    }
+    if (outline.isClosed()) {
+      out.closePath();
+    }
+    out.stroke();
+  }
+
+  private void words(Words words) throws IOException {
+    String text = writable(words.text());
+    if (text.isEmpty()) {
+      return;
+    }
+    float size = length(words.sizePixels());
+    float wide = font.getStringWidth(text) / 1000 * size;
+    float left = words.anchor() == Anchor.START ? x(words.x()) : x(words.x()) - wide;
+    // The white around the letters first, then the letters.
+    for (boolean halo : new boolean[] {true, false}) {
+      out.beginText();
+      out.setFont(font, size);
+      out.setRenderingMode(halo ? RenderingMode.STROKE : RenderingMode.FILL);
+      out.setLineDashPattern(new float[0], 0);
+      out.setLineWidth(length(words.haloPixels()));
+      out.setStrokingColor(Color.WHITE);
+      out.setNonStrokingColor(Color.decode(words.colour()));
+      out.newLineAtOffset(left, y(words.y()));
+      out.showText(text);
+      out.endText();
+    }
+  }
+
+  private String writable(String text) {
+    StringBuilder held = new StringBuilder();
+    text.codePoints()
+        .forEach(
+            c -> {
+              String one = Character.toString(c);
+              try {
+                font.encode(one);
+                held.append(one);
+              } catch (IOException | IllegalArgumentException e) {
+                held.append(Character.isWhitespace(c) ? " " : "");
+              }
+            });
+    return held.toString();
+  }
+
+  private float x(double pixels) {
+    return (float) (pixels * scale);
+  }
+
+  /** A PDF counts from the lower edge up. */
+  private float y(double pixels) {
+    return (float) (heightPoints - pixels * scale);
+  }
+
+  private float length(double pixels) {
+    return (float) (pixels * scale);
+  }
+}

@@ -1,0 +1,284 @@
+package penmirror.core.planning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import penmirror.core.drawing.Item;
+import penmirror.core.drawing.Item.Anchor;
+import penmirror.core.drawing.Outline;
+import penmirror.core.drawing.Scene;
+import penmirror.core.drawing.Scene.Layer;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Wording;
+import penmirror.core.planning.GuidePlan.Eyes;
+import penmirror.core.planning.GuidePlan.Kind;
+import penmirror.core.planning.GuidePlan.Line;
+
+/**
+ * A construction guide of the canvas's own size, to lay under a drawing: head grid, axis, feature
+ * lines with their bands, the oval of the face, eye openings, mouth and shoulder marks.
+ */
+public final class GuideDrawing {
+  private static final String BLUE = "#2A80A6";
+  private static final String BLUE_TEXT = "#155A78";
+  private static final String BAND = "#DBEDF4";
+
+  /** How much of an opening lies above the line of its corners; common practice. */
+  private static final double ABOVE_CORNERS = 0.55;
+
+  private final GuidePlan plan;
+  private final double axis;
+  private final double hair;
+  private final double textPixels;
+
+  private GuideDrawing(GuidePlan plan) {
+    this.plan = plan;
+    axis = plan.canvas().widthPixels() / 2.0;
+    // Fine at any canvas size: a thousandth of the longer side, never under a pixel.
+    hair =
+        Math.max(1, Math.max(plan.canvas().widthPixels(), plan.canvas().heightPixels()) / 1000.0);
+    textPixels = 17 * hair;
+  }
+
+  /**
+   * Something looked at beside the guide, such as a photo of a pose.
+   *
+   * @param words title and credit
+   * @param picture a small copy
+   */
+  public record Beside(String words, Optional<SmallCopy> picture) {
+
+    /** A helper with its credit, which is asked for where there is none. */
+    public static Beside helper(String title, String credit, SmallCopy picture) {
+      String shown = credit.isBlank() ? Wording.text("file.credit.missing") : credit;
+      return new Beside(title + ". " + shown, Optional.of(picture));
+    }
+
+    public static Beside note(String words) {
+      return new Beside(words, Optional.empty());
+    }
+  }
+
+  /** The bytes of a small picture, which stand inside the file: a guide links to nothing. */
+  public record SmallCopy(byte[] bytes, String mediaType, int widthPixels, int heightPixels) {}
+
+  public static Scene of(GuidePlan plan) {
+    return of(plan, List.of());
+  }
+
+  /**
+   * @param beside is drawn along the left edge, upward from the ground
+   */
+  public static Scene of(GuidePlan plan, List<Beside> beside) {
+    return new GuideDrawing(plan).scene(beside);
+  }
+
+  private Scene scene(List<Beside> beside) {
+    List<Layer> layers = new ArrayList<>();
+    layers.add(new Layer("bands", bands()));
+    layers.add(new Layer("head-grid", grid()));
+    int height = plan.canvas().heightPixels();
+    layers.add(new Layer("axis", List.of(line(axis, 0, axis, height, BLUE, hair))));
+    layers.add(new Layer("lines", featureLines()));
+    layers.add(new Layer("face", face()));
+    if (!beside.isEmpty()) {
+      layers.add(new Layer("beside", beside(beside)));
+    }
+    String caution = Wording.text("file.caution");
+    if (!plan.uncredited().isEmpty()) {
+      caution += "\n" + Wording.text("file.uncredited", String.join("; ", plan.uncredited()));
+    }
+    return new Scene(
+        plan.canvas().widthPixels(),
+        height,
+        Wording.text("guide.title", plan.styleName()),
+        caution,
+        layers);
+  }
+
+  private List<Item> bands() {
+    List<Item> bands = new ArrayList<>();
+    for (Line line : plan.lines()) {
+      double tall = line.abovePixels() + line.belowPixels();
+      if (tall > 0) {
+        bands.add(
+            new Item.Field(
+                0,
+                line.yPixels() - line.abovePixels(),
+                plan.canvas().widthPixels(),
+                tall,
+                BAND,
+                line.kind().name().toLowerCase(Locale.ROOT)));
+      }
+    }
+    return bands;
+  }
+
+  private List<Item> grid() {
+    List<Item> grid = new ArrayList<>();
+    double bottom = plan.canvas().heightPixels();
+    for (int head = 0; plan.crownPixels() + head * plan.headPixels() < bottom; head++) {
+      double y = plan.crownPixels() + head * plan.headPixels();
+      Outline across = Outline.line(0, y, plan.canvas().widthPixels(), y);
+      grid.add(new Item.Stroke(across, BLUE, hair * 0.8, List.of(hair, 4 * hair)));
+      grid.add(words(4 * hair, y - 3 * hair, Integer.toString(head), Anchor.START));
+    }
+    return grid;
+  }
+
+  private List<Item> featureLines() {
+    List<Item> items = new ArrayList<>();
+    double lowestText = Double.NEGATIVE_INFINITY;
+    for (Line line : plan.lines()) {
+      boolean solid =
+          line.kind() == Kind.CROWN || line.kind() == Kind.CHIN || line.kind() == Kind.GROUND;
+      items.add(
+          new Item.Stroke(
+              Outline.line(0, line.yPixels(), plan.canvas().widthPixels(), line.yPixels()),
+              BLUE,
+              hair * 1.4,
+              solid ? List.of() : List.of(9 * hair, 4 * hair)));
+      // Names step aside downward when lines lie close.
+      lowestText = Math.max(line.yPixels() - 3 * hair, lowestText + 1.1 * textPixels);
+      items.add(words(plan.canvas().widthPixels() - 4 * hair, lowestText, line.name(), Anchor.END));
+    }
+    return items;
+  }
+
+  private List<Item> face() {
+    List<Item> items = new ArrayList<>();
+    plan.face().ifPresent(width -> items.add(stroke(egg(width.pixels() / 2), 1.6 * hair)));
+    Optional<Double> eyeLine = height(Kind.EYES);
+    if (plan.eyes().isPresent() && eyeLine.isPresent()) {
+      for (int side : new int[] {-1, 1}) {
+        items.add(stroke(eye(plan.eyes().get(), eyeLine.get(), side), 1.8 * hair));
+      }
+    }
+    Optional<Double> mouthLine = height(Kind.MOUTH);
+    if (plan.mouth().isPresent() && mouthLine.isPresent()) {
+      double half = plan.mouth().get().pixels() / 2;
+      double y = mouthLine.get();
+      items.add(line(axis - half, y, axis + half, y, BLUE_TEXT, 2.4 * hair));
+    }
+    Optional<Double> shoulderLine = height(Kind.SHOULDERS);
+    if (plan.shoulders().isPresent() && shoulderLine.isPresent()) {
+      double half = plan.shoulders().get().pixels() / 2;
+      items.addAll(cross(axis - half, shoulderLine.get()));
+      items.addAll(cross(axis + half, shoulderLine.get()));
+    }
+    return items;
+  }
+
+  /** Height of a line on the canvas; empty when the plan has none. */
+  private Optional<Double> height(Kind kind) {
+    return plan.lines().stream().filter(line -> line.kind() == kind).map(Line::yPixels).findFirst();
+  }
+
+  /** Skull above, jaw below: widest at the cheeks, a little under half way down. */
+  private Outline egg(double half) {
+    double head = plan.headPixels();
+    double top = plan.crownPixels();
+    double wide = top + 0.5 * head;
+    double chin = top + head;
+    return Outline.bends(
+        new Point(axis, top),
+        new Point(axis + 0.62 * half, top),
+        new Point(axis + half, top + 0.24 * head),
+        new Point(axis + half, wide),
+        new Point(axis + half, wide + 0.26 * head),
+        new Point(axis + 0.46 * half, chin),
+        new Point(axis, chin),
+        new Point(axis - 0.46 * half, chin),
+        new Point(axis - half, wide + 0.26 * head),
+        new Point(axis - half, wide),
+        new Point(axis - half, top + 0.24 * head),
+        new Point(axis - 0.62 * half, top),
+        new Point(axis, top));
+  }
+
+  /**
+   * The opening, from corner to corner over its highest to its lowest place; level where its height
+   * is not ruled, since then only its width says something.
+   *
+   * @param side -1 for the left of the picture, 1 for the right
+   */
+  private Outline eye(Eyes eyes, double y, int side) {
+    double half = eyes.widthPixels() / 2;
+    Point centre = new Point(axis + side * (eyes.gapPixels() / 2 + half), y);
+    double turn = -side * eyes.tiltDegrees();
+    double above = eyes.heightPixels().map(tall -> tall * ABOVE_CORNERS).orElse(0.0);
+    double below = eyes.heightPixels().map(tall -> tall * (1 - ABOVE_CORNERS)).orElse(0.0);
+    // From the inner (0) to the outer corner (1), so outward from the axis.
+    double peak = half * (2 * eyes.peakShare() - 1);
+    double dip = half * (2 * eyes.dipShare() - 1);
+    Point[] level = {
+      new Point(-half, 0),
+      new Point(-half + 0.35 * (peak + half), -above),
+      new Point(peak - 0.5 * (peak + half), -above),
+      new Point(peak, -above),
+      new Point(peak + 0.5 * (half - peak), -above),
+      new Point(half - 0.2 * (half - peak), -0.5 * above),
+      new Point(half, 0),
+      new Point(half - 0.2 * (half - dip), 0.6 * below),
+      new Point(dip + 0.5 * (half - dip), below),
+      new Point(dip, below),
+      new Point(dip - 0.5 * (dip + half), below),
+      new Point(-half + 0.2 * (dip + half), 0.6 * below),
+      new Point(-half, 0)
+    };
+    for (int i = 0; i < level.length; i++) {
+      Point outward = new Point(side * level[i].x(), level[i].y());
+      level[i] = centre.plus(outward).turnedAbout(centre, turn);
+    }
+    Point[] rest = java.util.Arrays.copyOfRange(level, 1, level.length);
+    return Outline.bends(level[0], rest);
+  }
+
+  private List<Item> cross(double x, double y) {
+    double arm = 8 * hair;
+    return List.of(
+        line(x - arm, y, x + arm, y, BLUE_TEXT, 2.2 * hair),
+        line(x, y - arm, x, y + arm, BLUE_TEXT, 2.2 * hair));
+  }
+
+  private List<Item> beside(List<Beside> beside) {
+    List<Item> items = new ArrayList<>();
+    double left = 4 * hair;
+    double widest = 0.2 * plan.canvas().widthPixels();
+    double tallest = 0.09 * plan.canvas().heightPixels();
+    double bottom = plan.canvas().heightPixels() - 6 * hair;
+    for (Beside item : beside) {
+      items.add(words(left, bottom, item.words(), Anchor.START));
+      bottom -= 1.2 * textPixels;
+      if (item.picture().isPresent()) {
+        SmallCopy copy = item.picture().get();
+        double scale = Math.min(widest / copy.widthPixels(), tallest / copy.heightPixels());
+        double tall = copy.heightPixels() * scale;
+        items.add(
+            new Item.Shown(
+                copy.bytes(),
+                copy.mediaType(),
+                left,
+                bottom - tall,
+                copy.widthPixels() * scale,
+                tall));
+        bottom -= tall + textPixels;
+      }
+    }
+    return items;
+  }
+
+  private static Item stroke(Outline outline, double widthPixels) {
+    return new Item.Stroke(outline, BLUE, widthPixels, List.of());
+  }
+
+  private static Item line(
+      double x1, double y1, double x2, double y2, String colour, double widthPixels) {
+    return new Item.Stroke(Outline.line(x1, y1, x2, y2), colour, widthPixels, List.of());
+  }
+
+  private Item words(double x, double y, String text, Anchor anchor) {
+    return new Item.Words(x, y, text, textPixels, BLUE_TEXT, anchor, 4 * hair);
+  }
+}
