@@ -27,6 +27,13 @@ import penmirror.web.gather.Wall;
 class MessagesTest {
   private static final Path RESOURCES = Path.of("src/main/resources");
   private static final Pattern KEY = Pattern.compile("#\\{([a-z][A-Za-z0-9._]*)[}(]");
+  private static final Path JAVA = Path.of("src/main/java");
+  private static final Pattern SOURCE = Pattern.compile("\\.(java|html|js)$");
+
+  /** What keys begin with that are put together: "part." and a word. */
+  private static final Pattern BEGINNING =
+      Pattern.compile("(?:[\"']|\\|)([a-z][A-Za-z.-]*\\.)(?:[\"']|\\$\\{)");
+
   private static final Pattern CALLED = Pattern.compile("messages\\.msg\\('([^']+)'");
 
   @Test
@@ -96,6 +103,29 @@ class MessagesTest {
     for (int degrees = 0; degrees < 360; degrees += 45) {
       assertThat(messages).containsKey("light." + degrees);
     }
+  }
+
+  /** A text nobody shows is a promise nobody keeps. */
+  @Test
+  void everyTextIsShownSomewhere() throws IOException {
+    StringBuilder all = new StringBuilder();
+    for (Path root : List.of(RESOURCES.resolve("templates"), RESOURCES.resolve("static"), JAVA)) {
+      try (Stream<Path> files = Files.walk(root)) {
+        for (Path file : files.filter(f -> SOURCE.matcher(f.toString()).find()).toList()) {
+          all.append(Files.readString(file)).append('\n');
+        }
+      }
+    }
+    String sources = all.toString();
+    TreeSet<String> beginnings = new TreeSet<>();
+    Matcher matcher = BEGINNING.matcher(sources);
+    while (matcher.find()) {
+      beginnings.add(matcher.group(1));
+    }
+    assertThat(messages().stringPropertyNames())
+        .filteredOn(key -> !sources.contains(key))
+        .filteredOn(key -> beginnings.stream().noneMatch(key::startsWith))
+        .isEmpty();
   }
 
   /** The content policy forbids them; a page with one would silently lose it. */

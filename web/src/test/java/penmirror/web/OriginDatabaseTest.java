@@ -168,6 +168,28 @@ class OriginDatabaseTest extends DatabaseTest {
     assertThat(database.fetchCount(FIGURE_STROKE)).isEqualTo(2);
   }
 
+  @Test
+  void storedReadingsThatCannotBeUsedAreSaidAndReadAnew() throws Exception {
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(id).state() == PixelReadingStore.State.READ);
+    database.execute("update pixel_reading set readings = '{\"estimates\":{\"line.width\":[1]}}'");
+    parsedAnew();
+    mvc.perform(get(work + "/measure"))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("readings cannot be used")));
+    mvc.perform(post(work + "/pixels/again").with(csrf())).andExpect(status().isOk());
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(id).readings().isPresent());
+  }
+
+  /** What was parsed once is kept under its hash: another hash is parsed. */
+  private void parsedAnew() {
+    database.execute("update pixel_reading set inputs_hash = 'another'");
+    database.execute("update work set wanted_reading = 'another', shown_reading = 'another'");
+  }
+
   /** What an earlier version kept is passed over and said, and every page stands. */
   @Test
   void aStoredStrokeThatCannotBeUsedIsLeftOutAndSaid() throws Exception {

@@ -22,6 +22,7 @@ import org.jooq.Record5;
 import org.jooq.impl.DSL;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.format.FormatException;
@@ -52,12 +53,14 @@ public class PixelReadingStore {
 
   private final DSLContext database;
   private final Clock clock;
+  private final MessageSource messages;
   private final Cache<String, PixelReadings> parsed =
       Caffeine.newBuilder().maximumSize(MOST_PARSED).build();
 
-  PixelReadingStore(DSLContext database, Clock clock) {
+  PixelReadingStore(DSLContext database, Clock clock, MessageSource messages) {
     this.database = database;
     this.clock = clock;
+    this.messages = messages;
   }
 
   /** How far a reading is. */
@@ -123,6 +126,10 @@ public class PixelReadingStore {
     Map<Long, Progress> progress = new HashMap<>();
     for (Record5<Long, String, String, String, String> row : rows) {
       Optional<PixelReadings> here = Optional.ofNullable(row.value5()).map(readings::get);
+      if (row.value5() != null && here.isEmpty()) {
+        progress.put(row.value1(), new Progress(State.FAILED, Optional.empty(), here, unusable()));
+        continue;
+      }
       progress.put(
           row.value1(),
           row.value2() == null
@@ -134,6 +141,10 @@ public class PixelReadingStore {
                   row.value4()));
     }
     return progress;
+  }
+
+  private String unusable() {
+    return messages.getMessage("reading.unusable", new Object[0], Locale.ENGLISH);
   }
 
   /** Each is parsed once: what was read from given inputs never changes. */

@@ -1,5 +1,7 @@
 package penmirror.web.gather;
 
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +21,9 @@ import penmirror.web.studies.WorkStore;
 /** Takes what the user says of works: all of a form, or nothing. */
 @Service
 class Describing {
+  /** Keys are written with a point, wherever the machine stands. */
+  private static final DecimalFormatSymbols POINT = DecimalFormatSymbols.getInstance(Locale.ROOT);
+
   private final WorkStore works;
   private final Wall wall;
   private final MessageSource messages;
@@ -101,7 +106,9 @@ class Describing {
         tags.lightDegrees().isPresent() ? text("light." + tags.lightDegrees().getAsInt()) : "");
     words.put(text("gather.period"), tags.period());
     words.put(text("gather.manner"), tags.manner());
-    words.put(text("gather.weight"), text("weight." + tags.weight()));
+    words.put(
+        text("gather.weight"),
+        text("weight." + new DecimalFormat("0.#", POINT).format(tags.weight())));
     words.put(text("gather.notes"), tags.notes());
     words.put(
         text("gather.parts"),

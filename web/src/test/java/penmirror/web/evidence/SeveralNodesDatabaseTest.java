@@ -76,7 +76,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
     private final AtomicInteger finished = new AtomicInteger();
 
     CountingStore() {
-      super(database, clock);
+      super(database, clock, messages);
     }
 
     @Override
