@@ -1,10 +1,5 @@
 package penmirror.reliability;
 
-import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -29,9 +24,6 @@ import java.util.regex.Pattern;
  */
 public final class Killing {
   private static final Duration PATIENCE = Duration.ofSeconds(90);
-  private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
-  private static final Pattern HEADER =
-      Pattern.compile("name=\"csrf-header\" content=\"([^\"]+)\"");
   private static final Pattern TILE = Pattern.compile("data-id=\"(\\d+)\"");
   private static final Pattern CROWN =
       Pattern.compile("\"crown\"\\s*:\\s*\\{\\s*\"x\"\\s*:\\s*([\\d.]+)");
@@ -105,7 +97,7 @@ public final class Killing {
 
   private boolean isReady() {
     try {
-      return new Client().get("/actuator/health/readiness").statusCode() == 200;
+      return new Window(site).get("/actuator/health/readiness").statusCode() == 200;
     } catch (Exception e) {
       return false;
     }
@@ -126,13 +118,13 @@ public final class Killing {
   }
 
   private String beginAStudy() throws Exception {
-    Client client = new Client();
-    client.open("/studies/new");
-    HttpResponse<String> answer = client.form("/studies", "illustrator=Somebody");
+    Window window = new Window(site);
+    window.open("/studies/new");
+    HttpResponse<String> answer = window.form("/studies", "illustrator=Somebody");
     String place = answer.headers().firstValue("Location").orElseThrow();
     String study = place.substring(place.indexOf("/studies/"), place.indexOf("/gather"));
     for (int i = 0; i < 3; i++) {
-      client.upload(study + "/works", "first-" + i + ".png", picture(i));
+      window.upload(study + "/works", "first-" + i + ".png", Window.picture(i));
     }
     for (long id : tiles(study)) {
       acknowledged.put(id, 0.0);
@@ -187,8 +179,8 @@ public final class Killing {
   }
 
   private void save(String study, long work, AtomicBoolean goesOn) throws Exception {
-    Client client = new Client();
-    String page = client.open(study + "/works/" + work + "/measure");
+    Window window = new Window(site);
+    String page = window.open(study + "/works/" + work + "/measure");
     Matcher found = Pattern.compile("data-version=\"(\\d+)\"").matcher(page);
     if (!found.find()) {
       return;
@@ -199,7 +191,7 @@ public final class Killing {
       x = Math.round(10 * x + 1) / 10.0;
       sent.put(work, x);
       HttpResponse<String> answer =
-          client.json(
+          window.json(
               study + "/works/" + work + "/marks",
               "{\"crown\":{\"x\":"
                   + x
@@ -218,11 +210,11 @@ public final class Killing {
   }
 
   private void uploadOne(String study) throws Exception {
-    Client client = new Client();
-    client.open(study + "/gather");
+    Window window = new Window(site);
+    window.open(study + "/gather");
     int number = 1000 + uploads.get();
     HttpResponse<String> answer =
-        client.upload(study + "/works", "more-" + number + ".png", picture(number));
+        window.upload(study + "/works", "more-" + number + ".png", Window.picture(number));
     if (answer.statusCode() == 200) {
       uploads.incrementAndGet();
     }
@@ -250,12 +242,12 @@ public final class Killing {
   }
 
   private void check(String study) throws Exception {
-    Client client = new Client();
+    Window window = new Window(site);
     for (Map.Entry<Long, Double> work : new TreeMap<>(acknowledged).entrySet()) {
       if (work.getValue() == 0) {
         continue;
       }
-      String marks = client.get(study + "/works/" + work.getKey() + "/marks.json").body();
+      String marks = window.get(study + "/works/" + work.getKey() + "/marks.json").body();
       Matcher crown = CROWN.matcher(marks);
       double newest = crown.find() ? Double.parseDouble(crown.group(1)) : 0;
       // What was sent and never answered may have been kept; nothing older may stand.
@@ -270,14 +262,14 @@ public final class Killing {
           tiles.size() + " works hang, acknowledged were " + (tilesAcknowledged + uploads.get()));
     }
     for (long tile : tiles) {
-      if (client.get(study + "/works/" + tile + "/look").statusCode() != 200) {
+      if (window.get(study + "/works/" + tile + "/look").statusCode() != 200) {
         throw new IllegalStateException("Work " + tile + " is there in part.");
       }
     }
   }
 
   private List<Long> tiles(String study) throws Exception {
-    Matcher found = TILE.matcher(new Client().open(study + "/gather"));
+    Matcher found = TILE.matcher(new Window(site).open(study + "/gather"));
     List<Long> tiles = new ArrayList<>();
     while (found.find()) {
       tiles.add(Long.parseLong(found.group(1)));
@@ -288,94 +280,6 @@ public final class Killing {
   private void awaitReadings(String study) throws Exception {
     await(
         "all readings to be done",
-        () -> !new Client().open(study + "/gather").contains("every 2500ms"));
-  }
-
-  /** A small figure on paper, every one another. */
-  private static byte[] picture(int number) throws IOException {
-    java.awt.image.BufferedImage image =
-        new java.awt.image.BufferedImage(240, 320, java.awt.image.BufferedImage.TYPE_INT_RGB);
-    java.awt.Graphics2D graphics = image.createGraphics();
-    graphics.setColor(java.awt.Color.WHITE);
-    graphics.fillRect(0, 0, 240, 320);
-    graphics.setColor(new java.awt.Color(number * 7919 & 0x7F7F7F));
-    graphics.fillOval(60 + number % 17, 40, 100, 120);
-    graphics.fillRect(80, 150, 70, 60 + number % 90);
-    graphics.dispose();
-    java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
-    javax.imageio.ImageIO.write(image, "png", bytes);
-    return bytes.toByteArray();
-  }
-
-  /** One browser window: its cookie, and the token of the page it has open. */
-  private final class Client {
-    private final HttpClient http =
-        HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
-            .connectTimeout(Duration.ofSeconds(5))
-            .build();
-    private String token = "";
-    private String header = "";
-
-    private HttpRequest.Builder to(String path) {
-      HttpRequest.Builder request =
-          HttpRequest.newBuilder(URI.create(site + path)).timeout(Duration.ofSeconds(30));
-      return token.isEmpty() ? request : request.header(header, token);
-    }
-
-    private HttpResponse<String> send(HttpRequest request) throws Exception {
-      return http.send(request, HttpResponse.BodyHandlers.ofString());
-    }
-
-    HttpResponse<String> get(String path) throws Exception {
-      return send(to(path).build());
-    }
-
-    String open(String path) throws Exception {
-      String page = get(path).body();
-      Matcher tokens = TOKEN.matcher(page);
-      Matcher headers = HEADER.matcher(page);
-      if (tokens.find() && headers.find()) {
-        token = tokens.group(1);
-        header = headers.group(1);
-      }
-      return page;
-    }
-
-    HttpResponse<String> form(String path, String fields) throws Exception {
-      return send(
-          to(path)
-              .header("Content-Type", "application/x-www-form-urlencoded")
-              .POST(HttpRequest.BodyPublishers.ofString(fields))
-              .build());
-    }
-
-    HttpResponse<String> json(String path, String body, int version) throws Exception {
-      return send(
-          to(path)
-              .header("Content-Type", "application/json")
-              .header("X-Bench", "true")
-              .header("X-Marks-Version", Integer.toString(version))
-              .POST(HttpRequest.BodyPublishers.ofString(body))
-              .build());
-    }
-
-    HttpResponse<String> upload(String path, String name, byte[] bytes) throws Exception {
-      String border = "pen-mirror-border";
-      byte[] head =
-          ("--"
-                  + border
-                  + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\""
-                  + name
-                  + "\"\r\nContent-Type: image/png\r\n\r\n")
-              .getBytes(StandardCharsets.UTF_8);
-      byte[] tail = ("\r\n--" + border + "--\r\n").getBytes(StandardCharsets.UTF_8);
-      return send(
-          to(path)
-              .header("Content-Type", "multipart/form-data; boundary=" + border)
-              .header("HX-Request", "true")
-              .POST(HttpRequest.BodyPublishers.ofByteArrays(List.of(head, bytes, tail)))
-              .build());
-    }
+        () -> !new Window(site).open(study + "/gather").contains("every 2500ms"));
   }
 }
