@@ -1,9 +1,5 @@
 package penmirror.core.format;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import penmirror.core.figure.View;
 import penmirror.core.measure.ReadingInputs;
 import tools.jackson.databind.node.ObjectNode;
@@ -35,13 +31,6 @@ public final class ReadingInputsJson {
 
   /** By which inputs are found; equal for equal inputs alone. Lower-case hex, 64 digits. */
   public static String hash(ReadingInputs inputs) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256")
-                  .digest(write(inputs).getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+    return Sha256.of(write(inputs));
   }
 }

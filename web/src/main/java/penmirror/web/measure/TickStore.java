@@ -3,10 +3,6 @@ package penmirror.web.measure;
 import static penmirror.web.storage.generated.Tables.STATEMENT;
 import static penmirror.web.storage.generated.Tables.TICK;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +11,7 @@ import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
+import penmirror.core.format.Sha256;
 
 /** Keeps the library of statements and what was answered to them on each picture. */
 @Repository
@@ -31,15 +28,8 @@ public class TickStore {
 
     /** One the user adds; the same words on the same part are the same statement, in any script. */
     static Statement ofTheUsers(Part part, String stage, String text) {
-      String named = part.word() + "/" + text.toLowerCase(Locale.ROOT);
-      try {
-        byte[] digest =
-            MessageDigest.getInstance("SHA-256").digest(named.getBytes(StandardCharsets.UTF_8));
-        String key = "own-" + HexFormat.of().formatHex(digest).substring(0, KEY_DIGITS);
-        return new Statement(key, part.word(), stage, text, true);
-      } catch (NoSuchAlgorithmException e) {
-        throw new IllegalStateException("Every Java has SHA-256", e);
-      }
+      String hash = Sha256.of(part.word() + "/" + text.toLowerCase(Locale.ROOT));
+      return new Statement("own-" + hash.substring(0, KEY_DIGITS), part.word(), stage, text, true);
     }
   }
 

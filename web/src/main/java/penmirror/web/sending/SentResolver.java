@@ -1,10 +1,6 @@
 package penmirror.web.sending;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Objects;
 import java.util.TreeMap;
@@ -19,6 +15,7 @@ import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import penmirror.core.format.Sha256;
 
 /** Gives handlers the form as it was sent, and pages a token for the next. */
 @Configuration
@@ -64,19 +61,14 @@ class SentResolver implements WebMvcConfigurer, HandlerMethodArgumentResolver {
   }
 
   private static String digest(HttpServletRequest sent) {
-    try {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      digest.update(sent.getRequestURI().getBytes(StandardCharsets.UTF_8));
-      new TreeMap<>(sent.getParameterMap())
-          .forEach(
-              (name, values) -> {
-                if (!name.equals(GUARD)) {
-                  digest.update((name + List.of(values)).getBytes(StandardCharsets.UTF_8));
-                }
-              });
-      return HexFormat.of().formatHex(digest.digest());
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+    StringBuilder all = new StringBuilder(sent.getRequestURI());
+    new TreeMap<>(sent.getParameterMap())
+        .forEach(
+            (name, values) -> {
+              if (!name.equals(GUARD)) {
+                all.append('\n').append(name).append(List.of(values));
+              }
+            });
+    return Sha256.of(all.toString());
   }
 }

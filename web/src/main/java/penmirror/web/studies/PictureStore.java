@@ -3,16 +3,14 @@ package penmirror.web.studies;
 import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.RENDITION;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import penmirror.core.file.PictureReader;
+import penmirror.core.format.Sha256;
 import penmirror.core.raster.Fingerprint;
 import penmirror.web.layout.NotFoundException;
 
@@ -42,21 +40,13 @@ public class PictureStore {
 
     public static NewPicture of(byte[] bytes, PictureReader.Opened opened) {
       return new NewPicture(
-          sha256(bytes),
+          Sha256.of(bytes),
           bytes,
           opened.format().mediaType(),
           opened.picture().widthPixels(),
           opened.picture().heightPixels(),
           opened.profile(),
           Fingerprint.of(opened.picture()));
-    }
-
-    private static String sha256(byte[] bytes) {
-      try {
-        return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-      } catch (NoSuchAlgorithmException e) {
-        throw new IllegalStateException("Every Java has SHA-256", e);
-      }
     }
   }
 
