@@ -17,6 +17,7 @@ import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
+import penmirror.core.format.Sha256;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.ReadingInputs;
@@ -47,7 +48,8 @@ final class Inputs {
    */
   static Evidence evidence(Path image, @Nullable Path marks, boolean propose)
       throws UnusableInputException {
-    Picture picture = picture(image);
+    byte[] bytes = bytes(image);
+    Picture picture = picture(image, bytes);
     Optional<MarksFile> file = marks(image, marks);
     if (file.isPresent()) {
       requireSameSize(image, picture, file.get());
@@ -65,14 +67,18 @@ final class Inputs {
     return new Evidence(
         all,
         Optional.of(
-            ReadingInputs.of(image.toString(), known, List.of())
+            ReadingInputs.of(Sha256.of(bytes), known, List.of())
                 .look(picture, step -> {})
                 .readings()));
   }
 
   static Picture picture(Path image) throws UnusableInputException {
+    return picture(image, bytes(image));
+  }
+
+  private static Picture picture(Path image, byte[] bytes) throws UnusableInputException {
     try {
-      return new PictureReader().open(bytes(image)).picture();
+      return new PictureReader().open(bytes).picture();
     } catch (UnusablePictureException e) {
       throw new UnusableInputException(image.toString(), e.getMessage());
     }

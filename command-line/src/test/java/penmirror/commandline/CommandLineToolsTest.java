@@ -14,8 +14,13 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
 import penmirror.core.format.MarksFile;
+import penmirror.core.format.Sha256;
+import penmirror.core.measure.PixelReader;
+import penmirror.core.measure.ReadingInputs;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Cut;
 import penmirror.demoart.studio.DemoStudio;
@@ -195,6 +200,27 @@ class CommandLineToolsTest {
     assertThat(run("score", file("lantern-barge-1.png"), "--style", file("notes.png")))
         .isEqualTo(1);
     assertThat(err.toString()).contains("notes.png").contains("JSON");
+  }
+
+  /**
+   * Once pixels were read without the marks here and with them there: other figures of one work.
+   */
+  @Test
+  void pixelsAreReadByTheMarksAsThePageDoes() throws Exception {
+    Path image = folder.resolve(FRONT.get(0).fileName());
+    Marks marks =
+        MarksFile.parse(
+                Files.readString(
+                    folder.resolve(FRONT.get(0).fileName().replace(".png", ".marks.json"))))
+            .marks();
+    byte[] bytes = Files.readAllBytes(image);
+    var expected =
+        ReadingInputs.of(Sha256.of(bytes), marks, List.of())
+            .look(new PictureReader().open(bytes).picture(), step -> {})
+            .readings();
+    var withoutMarks = new PixelReader().read(new PictureReader().open(bytes).picture());
+    assertThat(Inputs.evidence(image, folder).pixels()).contains(expected);
+    assertThat(expected).isNotEqualTo(withoutMarks);
   }
 
   /** The figures are those of one sheet after the other, in the order the files were named. */

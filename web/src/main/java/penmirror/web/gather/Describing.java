@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
 import penmirror.core.coverage.Part;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.studies.Work;
@@ -59,8 +60,7 @@ class Describing {
     }
     // Only to see what it would have become.
     Map<String, String> mine = words(works.require(studyId, workId));
-    org.springframework.transaction.interceptor.TransactionAspectSupport.currentTransactionStatus()
-        .setRollbackOnly();
+    TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
     return theirs.equals(mine) ? new Described() : new Outdated(work, theirs, mine);
   }
 
