@@ -12,9 +12,9 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
 

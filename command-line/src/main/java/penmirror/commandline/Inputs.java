@@ -20,10 +20,10 @@ import penmirror.core.format.MarksFile;
 import penmirror.core.format.Sha256;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.ReadingInputs;
 import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.Proposer;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.ReadingInputs;
 import penmirror.core.style.StyleSheet;
 
 /** Opens the files named on the command line. */

@@ -2,11 +2,15 @@ package penmirror.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 
 @AnalyzeClasses(packages = "penmirror.core", importOptions = DoNotIncludeTests.class)
 class CoreArchitectureTest {
@@ -30,6 +34,7 @@ class CoreArchitectureTest {
   static final ArchRule LATER_PACKAGES_USE_EARLIER_ONES =
       layeredArchitecture()
           .consideringOnlyDependenciesInLayers()
+          .withOptionalLayers(true)
           .layer("ground")
           .definedBy(
               "penmirror.core.geometry", "penmirror.core.colour", "penmirror.core.statistics")
@@ -41,30 +46,64 @@ class CoreArchitectureTest {
           .definedBy("penmirror.core.file", "penmirror.core.scan")
           .layer("measure")
           .definedBy("penmirror.core.measure..")
+          .layer("reading")
+          .definedBy("penmirror.core.reading")
+          .layer("move")
+          .definedBy("penmirror.core.move")
           .layer("proposal")
           .definedBy("penmirror.core.proposal")
           .layer("style")
           .definedBy("penmirror.core.style")
           .layer("use")
           .definedBy("penmirror.core.scoring", "penmirror.core.planning", "penmirror.core.coverage")
+          .layer("words")
+          .definedBy("penmirror.core.words")
           .layer("format")
           .definedBy("penmirror.core.format")
           .whereLayer("format")
           .mayNotBeAccessedByAnyLayer()
+          .whereLayer("words")
+          .mayOnlyBeAccessedByLayers("format")
           .whereLayer("file")
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("drawing")
-          .mayOnlyBeAccessedByLayers("use", "format")
+          .mayOnlyBeAccessedByLayers("use", "words", "format")
           .whereLayer("use")
-          .mayOnlyBeAccessedByLayers("format")
+          .mayOnlyBeAccessedByLayers("words", "format")
           .whereLayer("proposal")
           .mayOnlyBeAccessedByLayers("format")
           .whereLayer("style")
-          .mayOnlyBeAccessedByLayers("use", "format")
+          .mayOnlyBeAccessedByLayers("use", "words", "format")
+          .whereLayer("move")
+          .mayOnlyBeAccessedByLayers("use", "words", "format")
+          .whereLayer("reading")
+          .mayOnlyBeAccessedByLayers("proposal", "style", "use", "words", "format")
           .whereLayer("measure")
-          .mayOnlyBeAccessedByLayers("proposal", "style", "use", "format")
-          .whereLayer("picture")
-          .mayOnlyBeAccessedByLayers("file", "measure", "proposal", "style", "use", "format");
+          .mayOnlyBeAccessedByLayers(
+              "reading", "proposal", "move", "style", "use", "words", "format");
+
+  /** A family of measures stands on what a measure is, and on families before it. */
+  @ArchTest
+  static final ArchRule MEASURES_HAVE_NO_CYCLES =
+      slices()
+          .assignedFrom(
+              new SliceAssignment() {
+                @Override
+                public SliceIdentifier getIdentifierOf(JavaClass javaClass) {
+                  String name = javaClass.getPackageName();
+                  return name.startsWith("penmirror.core.measure")
+                          || name.equals("penmirror.core.reading")
+                      ? SliceIdentifier.of(name)
+                      : SliceIdentifier.ignore();
+                }
+
+                @Override
+                public String getDescription() {
+                  return "measures and their families";
+                }
+              })
+          .should()
+          .beFreeOfCycles();
 
   /** One writer of each kind of drawing; everything else hands it a scene. */
   @ArchTest

@@ -19,9 +19,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 
 /** The openly licensed pictures of {@code src/test/resources/openart}, drawn at any size. */
 public final class OpenArt {

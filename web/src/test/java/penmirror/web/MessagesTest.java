@@ -21,7 +21,7 @@ import penmirror.core.figure.Kind;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Turn;
 import penmirror.core.measure.NoReading;
-import penmirror.core.measure.PixelReader;
+import penmirror.core.reading.PixelReader;
 import penmirror.web.gather.Wall;
 
 class MessagesTest {

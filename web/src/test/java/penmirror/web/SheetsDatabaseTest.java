@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import penmirror.core.coverage.Trait;
 import penmirror.core.figure.View;
-import penmirror.core.measure.TechnicalError;
+import penmirror.core.reading.TechnicalError;
 import penmirror.web.evidence.FigureEditStore;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;

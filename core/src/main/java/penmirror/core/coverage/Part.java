@@ -6,10 +6,12 @@ import static penmirror.core.figure.Framing.FULL;
 import static penmirror.core.figure.Landmark.*;
 import static penmirror.core.figure.View.BACK;
 
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import penmirror.core.figure.Feature;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.View;
@@ -17,52 +19,35 @@ import penmirror.core.measure.Measure;
 
 /** What a study looks at in pictures. */
 public enum Part {
-  FACE_SHAPE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(CHEEK_L, CHEEK_R, JAW_L, JAW_R)),
-  EYES(
-      true,
-      EnumSet.of(FULL, BUST, FACE),
-      bothSides(
-          EYE_L_OUTER,
-          EYE_L_INNER,
-          EYE_L_TOP,
-          EYE_L_BOTTOM,
-          LASH_L_TOP,
-          IRIS_L_CENTRE,
-          IRIS_L_EDGE,
-          IRIS_L_TOP,
-          PUPIL_L)),
-  BROWS(true, EnumSet.of(FULL, BUST, FACE), bothSides(BROW_L_OUTER, BROW_L_PEAK, BROW_L_INNER)),
-  NOSE(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(NOSE_BASE, NOSE_TOP)),
-  MOUTH(true, EnumSet.of(FULL, BUST, FACE), EnumSet.of(MOUTH_L, MOUTH_R, MOUTH_TOP, MOUTH_BOTTOM)),
-  EARS(false, EnumSet.noneOf(Framing.class), bothSides(EAR_L_TOP, EAR_L_BASE)),
-  HAIR(false, EnumSet.of(FULL, BUST, FACE), EnumSet.of(HAIR_TOP, HAIR_L, HAIR_R, HAIRLINE)),
-  NECK(false, EnumSet.of(FULL, BUST), EnumSet.of(NECK_L, NECK_R, NECK_BASE)),
-  HANDS(false, EnumSet.of(FULL), EnumSet.of(FINGERTIP_L, FINGERTIP_R)),
-  FEET(false, EnumSet.of(FULL), EnumSet.of(TOE_L, TOE_R, HEEL_L, HEEL_R, SOLE)),
-  BODY(false, EnumSet.of(FULL), EnumSet.of(CROTCH)),
-  FOLDS(false, EnumSet.of(FULL), EnumSet.noneOf(Landmark.class)),
-  SHOES(false, EnumSet.of(FULL), EnumSet.noneOf(Landmark.class)),
-  PROP(false, EnumSet.noneOf(Framing.class), EnumSet.noneOf(Landmark.class)),
-  BACKGROUND(false, EnumSet.noneOf(Framing.class), EnumSet.noneOf(Landmark.class)),
-  LIGHT(false, EnumSet.noneOf(Framing.class), EnumSet.noneOf(Landmark.class));
+  FACE_SHAPE(true, EnumSet.of(FULL, BUST, FACE), Feature.FACE),
+  EYES(true, EnumSet.of(FULL, BUST, FACE), Feature.EYES),
+  BROWS(true, EnumSet.of(FULL, BUST, FACE), Feature.BROWS),
+  NOSE(true, EnumSet.of(FULL, BUST, FACE), Feature.NOSE),
+  MOUTH(true, EnumSet.of(FULL, BUST, FACE), Feature.MOUTH),
+  EARS(false, EnumSet.noneOf(Framing.class), Feature.EARS),
+  HAIR(false, EnumSet.of(FULL, BUST, FACE), Feature.HAIR),
+  NECK(false, EnumSet.of(FULL, BUST), Feature.NECK),
+  HANDS(false, EnumSet.of(FULL), Feature.HANDS),
+  FEET(false, EnumSet.of(FULL), Feature.FEET),
+  BODY(false, EnumSet.of(FULL), Feature.BODY),
+  FOLDS(false, EnumSet.of(FULL)),
+  SHOES(false, EnumSet.of(FULL)),
+  PROP(false, EnumSet.noneOf(Framing.class)),
+  BACKGROUND(false, EnumSet.noneOf(Framing.class)),
+  LIGHT(false, EnumSet.noneOf(Framing.class));
 
   private final boolean onlyInFaces;
   private final Set<Framing> framings;
   private final Set<Landmark> landmarks;
 
-  Part(boolean onlyInFaces, Set<Framing> framings, Set<Landmark> landmarks) {
+  Part(boolean onlyInFaces, Set<Framing> framings, Feature... features) {
     this.onlyInFaces = onlyInFaces;
     this.framings = framings;
-    this.landmarks = landmarks;
-  }
-
-  private static Set<Landmark> bothSides(Landmark... left) {
-    EnumSet<Landmark> both = EnumSet.noneOf(Landmark.class);
-    for (Landmark landmark : left) {
-      both.add(landmark);
-      both.add(landmark.mirrored());
+    EnumSet<Landmark> points = EnumSet.noneOf(Landmark.class);
+    for (Feature feature : features) {
+      points.addAll(feature.landmarks());
     }
-    return both;
+    landmarks = Collections.unmodifiableSet(points);
   }
 
   /** The word used in files and addresses. */

@@ -4,9 +4,9 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import penmirror.core.figure.Landmark;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.Wording;
+import penmirror.core.reading.MeasureCatalogue;
 
 /** The catalogue of measures as a page of the docs, in Markdown. */
 public final class CataloguePage {

@@ -3,7 +3,6 @@ package penmirror.core.format;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import penmirror.core.colour.Swatch;
-import penmirror.core.measure.PixelEvidence;
 import penmirror.core.measure.colour.ColourFacts;
 import penmirror.core.measure.colour.HueTemplate;
 import penmirror.core.measure.colour.Palette;
@@ -16,6 +15,7 @@ import penmirror.core.measure.region.FigureParts;
 import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Mask;
+import penmirror.core.reading.PixelEvidence;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

@@ -4,11 +4,11 @@ import penmirror.core.colour.Swatch;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.Unit;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.reading.MeasureCatalogue;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

@@ -1,7 +1,7 @@
 package penmirror.core.format;
 
 import penmirror.core.figure.View;
-import penmirror.core.measure.ReadingInputs;
+import penmirror.core.reading.ReadingInputs;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What readings were made from, as it is kept beside them. */

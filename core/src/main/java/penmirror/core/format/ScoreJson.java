@@ -1,6 +1,7 @@
 package penmirror.core.format;
 
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.move.Move;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
@@ -84,7 +85,7 @@ public final class ScoreJson {
     node.put("why", fix.why());
     node.put("points", fix.pointsGained());
     ArrayNode moves = node.putArray("moves");
-    for (Fix.Move move : fix.moves()) {
+    for (Move.Step move : fix.moves()) {
       moves
           .addObject()
           .put("landmark", move.landmark().key())

@@ -25,7 +25,7 @@ public record FigurePixels(
     OkLab background,
     int figureCount) {
 
-  FigurePixels(
+  public FigurePixels(
       Picture picture,
       int factor,
       Picture coarse,

@@ -17,6 +17,7 @@ import penmirror.core.figure.Side;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.reading.MeasureCatalogue;
 
 /**
  * One thing that is measured: key, unit, formula, where it holds, how tightly it can be held, and

@@ -3,11 +3,10 @@ package penmirror.core.measure;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.TreeMap;
 import penmirror.core.colour.Swatch;
 import penmirror.core.measure.NoReading.Reason;
-import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.reading.PixelReader;
 
 /**
  * What the pixels of one picture tell, so that it can be kept with the picture and computed again.
@@ -47,12 +46,5 @@ public record PixelReadings(
   /** Why there is no estimate; a measure that this version never sought was not read. */
   public Reason absence(Measure measure) {
     return absences.getOrDefault(measure.key(), Reason.PIXELS_NOT_READ);
-  }
-
-  /** Median line width in pixels; empty without lines, and where they are hairlines. */
-  public OptionalDouble lineWidthPixels() {
-    return estimate(LineMeasures.WIDTH)
-        .map(width -> OptionalDouble.of(width.value()))
-        .orElse(OptionalDouble.empty());
   }
 }

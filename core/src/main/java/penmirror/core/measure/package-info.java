@@ -1,9 +1,9 @@
 /**
- * What is measured, each measure defined once.
+ * What a measure is and what its readings are made of; the families beside it define the measures
+ * themselves, each once.
  *
- * <p>Start at {@link penmirror.core.measure.MeasureCatalogue}. Screens, rules, scores, files and
- * the docs read the catalogue; none repeats a name or a unit. A measure that cannot be read says
- * why ({@link penmirror.core.measure.NoReading}) instead of giving zero or NaN.
+ * <p>Start at {@link penmirror.core.measure.Measure}. A measure that cannot be read says why
+ * ({@link penmirror.core.measure.NoReading}) instead of giving zero or NaN.
  */
 @NullMarked
 package penmirror.core.measure;

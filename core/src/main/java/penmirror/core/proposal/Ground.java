@@ -4,10 +4,10 @@ import java.util.Arrays;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.geometry.Point;
-import penmirror.core.measure.FigureMask;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
 import penmirror.core.raster.Plane;
+import penmirror.core.reading.FigureMask;
 
 /**
  * A picture made ready for looking for a figure in it: at working size, with its lightness, colours

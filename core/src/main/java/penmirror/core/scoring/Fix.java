@@ -2,7 +2,7 @@ package penmirror.core.scoring;
 
 import java.util.List;
 import java.util.Locale;
-import penmirror.core.figure.Landmark;
+import penmirror.core.move.Move;
 import penmirror.core.style.Rule;
 
 /**
@@ -21,7 +21,7 @@ public record Fix(
     String why,
     String miss,
     double pointsGained,
-    List<Move> moves,
+    List<Move.Step> moves,
     List<Rule> rules) {
 
   /** What is taken hold of when it is mended; moves of one part are joined. */
@@ -51,9 +51,6 @@ public record Fix(
       return name().toLowerCase(Locale.ROOT);
     }
   }
-
-  /** A landmark's step, in pixels of the redraw. */
-  public record Move(Landmark landmark, double dxPixels, double dyPixels) {}
 
   public Fix {
     moves = List.copyOf(moves);

@@ -8,20 +8,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import penmirror.core.figure.HeadFrame;
-import penmirror.core.figure.Landmark;
-import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
-import penmirror.core.geometry.Point;
 import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.Wording;
-import penmirror.core.scoring.Adjustment.Amount;
-import penmirror.core.scoring.Fix.Move;
+import penmirror.core.move.Move;
+import penmirror.core.move.Move.Amount;
+import penmirror.core.move.MoveSolver;
+import penmirror.core.move.Moves;
+import penmirror.core.move.Solution;
+import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.scoring.Fix.Part;
 import penmirror.core.style.Rule;
 
@@ -74,18 +74,18 @@ final class FixFinder {
   }
 
   /** One move on the way: what was done and what it mends. */
-  private record Step(Adjustment adjustment, double amount, double edgeAmount, RuleScore score) {}
+  private record Step(Move move, double amount, double edgeAmount, RuleScore score) {}
 
   private Optional<Fix> markedFix(Part part) {
     Marks marks = redraw.marks();
     List<Step> steps = new ArrayList<>();
-    for (Adjustment adjustment : Adjustment.values()) {
-      if (adjustment.part() != part) {
+    for (Move move : Moves.all()) {
+      if (!move.feature().name().equals(part.name())) {
         continue;
       }
-      Optional<Step> step = step(adjustment, marks);
+      Optional<Step> step = step(move, marks);
       if (step.isPresent()) {
-        marks = adjustment.apply(marks, step.get().amount());
+        marks = move.apply(marks, step.get().amount());
         steps.add(step.get());
       }
     }
@@ -93,16 +93,16 @@ final class FixFinder {
       return Optional.empty();
     }
     double gained = points(redraw.withMarks(marks)).orElse(points) - points;
-    return Optional.of(fix(part, steps, gained, moves(redraw.marks(), marks)));
+    return Optional.of(fix(part, steps, gained, Move.steps(redraw.marks(), marks)));
   }
 
-  private Optional<Step> step(Adjustment adjustment, Marks marks) {
+  private Optional<Step> step(Move move, Marks marks) {
     Optional<RuleScore> found =
         scores.stream()
-            .filter(score -> score.rule().measure() == adjustment.measure())
+            .filter(score -> score.rule().measure() == move.measure())
             .filter(score -> score.rule().isScored() && score.reading().isPresent())
             .findFirst();
-    OptionalDouble value = adjustment.measure().valueOf(marks);
+    OptionalDouble value = move.measure().valueOf(marks);
     if (found.isEmpty() || value.isEmpty()) {
       return Optional.empty();
     }
@@ -111,24 +111,25 @@ final class FixFinder {
     if (Math.abs(z) <= 1) {
       return Optional.empty();
     }
-    double centre = adjustment.measure().scale().toScale(rule.centre());
-    OptionalDouble amount = adjustment.amountFor(marks, centre);
-    OptionalDouble edge = adjustment.amountFor(marks, centre + Math.signum(z) * rule.tolerance());
-    if (amount.isEmpty() || edge.isEmpty()) {
+    double centre = move.measure().scale().toScale(rule.centre());
+    Solution there = MoveSolver.solve(move, marks, centre);
+    Solution atEdge = MoveSolver.solve(move, marks, centre + Math.signum(z) * rule.tolerance());
+    if (!(there instanceof Solution.Reached reached)
+        || !(atEdge instanceof Solution.Reached edge)) {
       return Optional.empty();
     }
     double farthest =
-        moves(marks, adjustment.apply(marks, amount.getAsDouble())).stream()
-            .mapToDouble(move -> Math.hypot(move.dxPixels(), move.dyPixels()))
+        Move.steps(marks, move.apply(marks, reached.amount())).stream()
+            .mapToDouble(Move.Step::pixels)
             .max()
             .orElse(0);
     // No difference smaller than the marking error counts.
     return farthest < MarkingError.USUAL_HEADS * headPixels
         ? Optional.empty()
-        : Optional.of(new Step(adjustment, amount.getAsDouble(), edge.getAsDouble(), found.get()));
+        : Optional.of(new Step(move, reached.amount(), edge.amount(), found.get()));
   }
 
-  private Fix fix(Part part, List<Step> steps, double gained, List<Move> moves) {
+  private Fix fix(Part part, List<Step> steps, double gained, List<Move.Step> moves) {
     List<Step> worstFirst =
         steps.stream()
             .sorted(
@@ -141,8 +142,7 @@ final class FixFinder {
       why +=
           "; "
               + Wording.text(
-                  "fix.edge",
-                  spoken(steps.get(0).adjustment().amount(), steps.get(0).edgeAmount()));
+                  "fix.edge", spoken(steps.get(0).move().amount(), steps.get(0).edgeAmount()));
     }
     return new Fix(
         part,
@@ -156,9 +156,9 @@ final class FixFinder {
 
   private static String phrase(Step step) {
     String direction = step.amount() > 0 ? ".more" : ".less";
-    Amount kind = step.adjustment().amount();
+    Amount kind = step.move().amount();
     return Wording.text(
-        "fix." + step.adjustment().measure().key() + direction, bare(kind, step.amount()));
+        "fix." + step.move().measure().key() + direction, bare(kind, step.amount()));
   }
 
   private static String spoken(Amount kind, double amount) {
@@ -254,18 +254,5 @@ final class FixFinder {
 
   private Optional<Double> points(Evidence evidence) {
     return scorer.overall(evidence.marks().view(), MeasureCatalogue.readAll(evidence), house);
-  }
-
-  private static List<Move> moves(Marks before, Marks after) {
-    List<Move> moves = new ArrayList<>();
-    for (Map.Entry<Landmark, Mark> entry : before.landmarks().entrySet()) {
-      Optional<Point> from = entry.getValue().point();
-      Optional<Point> to = after.point(entry.getKey());
-      if (from.isPresent() && to.isPresent() && !from.equals(to)) {
-        Point step = to.get().minus(from.get());
-        moves.add(new Move(entry.getKey(), step.x(), step.y()));
-      }
-    }
-    return moves;
   }
 }

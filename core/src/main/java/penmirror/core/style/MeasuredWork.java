@@ -11,9 +11,9 @@ import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.proportion.StatureConvention;
+import penmirror.core.reading.MeasureCatalogue;
 
 /**
  * One picture with what was read from it.

@@ -11,8 +11,8 @@ import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.Measure.Comparison;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.reading.MeasureCatalogue;
 
 /**
  * The rules of a style over its works, for one view. Heights are ruled over works of every view,

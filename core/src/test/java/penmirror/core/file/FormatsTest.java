@@ -24,8 +24,8 @@ import penmirror.core.colour.Swatch;
 import penmirror.core.file.PictureReader.Opened;
 import penmirror.core.file.PictureReader.Profile;
 import penmirror.core.file.UnusablePictureException.Reason;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 
 /**
  * One drawing in every format, made by ImageMagick 6.9, libwebp 1.2 and Little CMS; see the README

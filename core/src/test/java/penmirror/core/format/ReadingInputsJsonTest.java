@@ -10,7 +10,7 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigureEdit;
-import penmirror.core.measure.ReadingInputs;
+import penmirror.core.reading.ReadingInputs;
 
 class ReadingInputsJsonTest {
   private static final Marks HEAD =

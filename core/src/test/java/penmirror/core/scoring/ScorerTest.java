@@ -22,9 +22,9 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
-import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.move.Move;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 
@@ -120,7 +120,7 @@ class ScorerTest {
     assertThat(first.instruction()).contains("ower both eyes 20 px").contains("0.77");
     assertThat(first.miss()).startsWith("eyes").endsWith("high");
     assertThat(first.pointsGained()).isPositive();
-    for (Fix.Move move : first.moves()) {
+    for (Move.Step move : first.moves()) {
       Point corrected =
           slipped
               .point(move.landmark())
@@ -140,7 +140,7 @@ class ScorerTest {
     assertThat(before.fixes()).hasSizeGreaterThanOrEqualTo(2);
     for (Fix fix : before.fixes()) {
       Marks corrected = slipped;
-      for (Fix.Move move : fix.moves()) {
+      for (Move.Step move : fix.moves()) {
         corrected =
             corrected.moved(
                 List.of(move.landmark()), p -> p.plus(new Point(move.dxPixels(), move.dyPixels())));
@@ -166,31 +166,6 @@ class ScorerTest {
                 .score(new Evidence(Marks.none(View.FRONT), Optional.empty()))
                 .pointsIfAllFixed())
         .isEmpty();
-  }
-
-  @Test
-  void everyMarkedMeasureHasAMoveThatReachesItsRule() {
-    Marks adult = Canon.realistic();
-    for (Adjustment adjustment : Adjustment.values()) {
-      double here =
-          adjustment.measure().scale().toScale(adjustment.measure().valueOf(adult).orElseThrow());
-      double target = here + adjustment.measure().spreadAmongStyles() / 2;
-      double amount = adjustment.amountFor(adult, target).orElseThrow();
-      assertThat(amount).as(adjustment.name()).isPositive();
-      double reached =
-          adjustment
-              .measure()
-              .scale()
-              .toScale(adjustment.measure().valueOf(adjustment.apply(adult, amount)).orElseThrow());
-      assertThat(reached).as(adjustment.name()).isCloseTo(target, offset(1e-6));
-    }
-  }
-
-  @Test
-  void movingTheEyesLeavesTheirSpacing() {
-    Marks moved = Adjustment.EYE_HEIGHT.apply(Canon.realistic(), 12);
-    assertThat(FaceMeasures.EYE_SPACING.valueOf(moved).orElseThrow()).isCloseTo(1, offset(1e-9));
-    assertThat(FaceMeasures.EYE_LINE.valueOf(moved).orElseThrow()).isCloseTo(0.56, offset(1e-9));
   }
 
   @Test

@@ -19,11 +19,12 @@ import penmirror.core.file.PictureReader;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureCatalogue;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Scale;
+import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.MeasureCatalogue;
+import penmirror.core.reading.PixelReader;
 import penmirror.core.scan.ScanCleaner;
 import penmirror.core.scan.ScanCleaner.Cleaned;
 import penmirror.core.scan.ScanCleaner.Wishes;
@@ -89,8 +90,8 @@ class ScannedPageTest {
     // Line width, in heads of its own picture.
     double head = marks.headFrame().orElseThrow().headPixels();
     double cleanHead = clean.marks().headFrame().orElseThrow().headPixels();
-    double width = readings.lineWidthPixels().orElseThrow() / head;
-    double cleanWidth = cleanReadings.lineWidthPixels().orElseThrow() / cleanHead;
+    double width = LineMeasures.widthPixels(readings).orElseThrow() / head;
+    double cleanWidth = LineMeasures.widthPixels(cleanReadings).orElseThrow() / cleanHead;
     assertThat(width / cleanWidth).as("line width").isCloseTo(1, offset(0.06));
 
     // Every colour that carries the figure is found again.

@@ -1,7 +1,7 @@
 package penmirror.core.file;
 
 import java.nio.charset.StandardCharsets;
-import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.reading.MeasureCatalogue;
 
 /** The zip, its stack and its layers, as the drawing process reads them. */
 public final class OpenRasterFuzz {

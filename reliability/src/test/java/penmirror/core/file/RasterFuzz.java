@@ -2,7 +2,7 @@ package penmirror.core.file;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.reading.MeasureCatalogue;
 
 /** Whatever bytes come: a picture within the limits, or a sentence. */
 public final class RasterFuzz {

@@ -2,7 +2,7 @@ package penmirror.core.file;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.reading.MeasureCatalogue;
 
 /**
  * What is asked of a drawing before it is drawn, and now and then the drawing itself in its own

@@ -4,7 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 

@@ -5,7 +5,7 @@ import java.util.Optional;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.MeasureCatalogue;
+import penmirror.core.reading.MeasureCatalogue;
 
 /** Stored readings that are accepted can be turned into rules' values. */
 public final class ReadingsFuzz {

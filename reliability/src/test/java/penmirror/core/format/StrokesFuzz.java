@@ -6,9 +6,9 @@ import java.util.Random;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.FigureEdit;
-import penmirror.core.measure.MeasureCatalogue;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.MeasureCatalogue;
+import penmirror.core.reading.PixelReader;
 
 /** Strokes that are accepted can be read by, and none takes longer than a picture is large. */
 public final class StrokesFuzz {

@@ -5,9 +5,9 @@ import java.util.Optional;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
+import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 

@@ -9,7 +9,7 @@ import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
-import penmirror.core.measure.TechnicalError;
+import penmirror.core.reading.TechnicalError;
 import penmirror.web.studies.Work;
 
 /** Brings together what is known of a work: its newest marks and what its pixels told. */

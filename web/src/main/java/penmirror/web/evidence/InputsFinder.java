@@ -1,7 +1,7 @@
 package penmirror.web.evidence;
 
 import org.springframework.stereotype.Component;
-import penmirror.core.measure.ReadingInputs;
+import penmirror.core.reading.ReadingInputs;
 import penmirror.web.studies.Work;
 
 /** What the readings of a work are made from, as it is marked and mended now. */

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.FigureEdit;
-import penmirror.core.measure.PixelReader;
+import penmirror.core.reading.PixelReader;
 import penmirror.web.studies.Work;
 
 /**

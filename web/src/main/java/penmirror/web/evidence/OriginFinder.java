@@ -6,8 +6,8 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.EvidenceJson;
-import penmirror.core.measure.PixelEvidence;
-import penmirror.core.measure.ReadingInputs;
+import penmirror.core.reading.PixelEvidence;
+import penmirror.core.reading.ReadingInputs;
 import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.Work;
 

@@ -28,9 +28,9 @@ import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.format.FormatException;
 import penmirror.core.format.PixelReadingsJson;
 import penmirror.core.format.ReadingInputsJson;
-import penmirror.core.measure.PixelReader.Step;
 import penmirror.core.measure.PixelReadings;
-import penmirror.core.measure.ReadingInputs;
+import penmirror.core.reading.PixelReader.Step;
+import penmirror.core.reading.ReadingInputs;
 
 /**
  * Keeps what pixels told, by all that it was read from, and how far each reading is. A work wants

@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.format.MarksFile;
-import penmirror.core.measure.TechnicalError;
+import penmirror.core.reading.TechnicalError;
 
 /** Keeps figures that were marked twice. */
 @Repository

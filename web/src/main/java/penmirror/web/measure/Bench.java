@@ -15,7 +15,6 @@ import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureCatalogue;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.PixelReadings;
@@ -23,6 +22,7 @@ import penmirror.core.measure.Reading;
 import penmirror.core.measure.Wording;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.StatureConvention;
+import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.PixelReadingStore;
@@ -196,8 +196,7 @@ class Bench {
   }
 
   private static void addLine(Model model, PixelReadings readings) {
-    readings
-        .lineWidthPixels()
+    LineMeasures.widthPixels(readings)
         .ifPresent(
             median -> {
               model.addAttribute("lineMedian", Wording.number(median, 1));

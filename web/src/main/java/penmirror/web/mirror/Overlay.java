@@ -11,6 +11,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.geometry.Similarity;
+import penmirror.core.move.Move;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.LandmarkAlignment;
 import penmirror.web.studies.Work;
@@ -57,7 +58,7 @@ record Overlay(
     int number = 0;
     for (Fix fix : fixes) {
       number++;
-      for (Fix.Move move : fix.moves()) {
+      for (Move.Step move : fix.moves()) {
         Point from = redrawMarks.point(move.landmark()).orElseThrow();
         Point to = from.plus(new Point(move.dxPixels(), move.dyPixels()));
         misses.add(miss(transform.apply(from), transform.apply(to)));
@@ -100,8 +101,8 @@ record Overlay(
     if (fix.moves().isEmpty()) {
       return Optional.empty();
     }
-    Fix.Move rightmost = fix.moves().get(0);
-    for (Fix.Move move : fix.moves()) {
+    Move.Step rightmost = fix.moves().get(0);
+    for (Move.Step move : fix.moves()) {
       if (marks.point(move.landmark()).orElseThrow().x()
           > marks.point(rightmost.landmark()).orElseThrow().x()) {
         rightmost = move;

@@ -8,7 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.colour.OkLab;
 import penmirror.core.geometry.Point;
-import penmirror.core.measure.RoleColours;
+import penmirror.core.reading.RoleColours;
 
 /** Keeps a colour that was picked for a role, with those that are found along with it. */
 @Service

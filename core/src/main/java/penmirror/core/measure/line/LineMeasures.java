@@ -1,8 +1,10 @@
 package penmirror.core.measure.line;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Ruler;
 import penmirror.core.measure.Scale;
 import penmirror.core.measure.Unit;
@@ -430,6 +432,14 @@ public final class LineMeasures {
           HATCH_ANGLE,
           HATCH_PITCH,
           HATCH_PITCH_BY_FIGURE);
+
+  /** Median line width in pixels; empty without lines, and where they are hairlines. */
+  public static OptionalDouble widthPixels(PixelReadings pixels) {
+    return pixels
+        .estimate(WIDTH)
+        .map(width -> OptionalDouble.of(width.value()))
+        .orElse(OptionalDouble.empty());
+  }
 
   private LineMeasures() {}
 

@@ -18,9 +18,9 @@ import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 
 class ColourFactsTest {
 

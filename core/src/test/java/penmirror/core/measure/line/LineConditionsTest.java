@@ -14,9 +14,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.Drawing;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 
 /** Line width and value under the conditions real pictures bring. Truth is the stroke as drawn. */
 class LineConditionsTest {

@@ -20,8 +20,8 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.reading.PixelReader;
 
 /** What the lines say, on drawings where it is known. */
 class LineFactsTest {

@@ -18,8 +18,8 @@ import penmirror.core.OpenArt;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.measure.NoReading.Reason;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 
 class LineReaderTest {
 

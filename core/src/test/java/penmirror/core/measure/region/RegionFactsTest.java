@@ -24,10 +24,10 @@ import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
-import penmirror.core.measure.PixelEvidence;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelEvidence;
+import penmirror.core.reading.PixelReader;
 
 /** Shapes whose form is known. */
 class RegionFactsTest {

@@ -21,9 +21,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.colour.OkLab;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
-import penmirror.core.measure.PixelReader;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelReader;
 
 /** Balls lit from a known side, painted pixel by pixel from formulas that the reader never sees. */
 class ShadeFactsTest {

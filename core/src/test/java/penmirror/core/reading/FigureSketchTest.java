@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -18,6 +18,8 @@ import penmirror.core.Drawing;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.FigureEdit;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
 

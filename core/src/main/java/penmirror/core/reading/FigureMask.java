@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.util.Arrays;
 import java.util.HashMap;

@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
@@ -14,9 +14,11 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
-import penmirror.core.measure.TechnicalError.Pair;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.reading.TechnicalError.Pair;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;

@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.awt.geom.Path2D;
 import java.util.LinkedHashSet;
@@ -7,6 +7,7 @@ import java.util.Set;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.FigureEdit;
 import penmirror.core.raster.Blur;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Plane;

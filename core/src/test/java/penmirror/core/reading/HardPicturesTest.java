@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
@@ -18,7 +18,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.OpenArt;
+import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.raster.Picture;

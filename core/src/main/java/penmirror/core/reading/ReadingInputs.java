@@ -1,8 +1,9 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.util.List;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.measure.FigureEdit;
 import penmirror.core.raster.Picture;
 
 /**

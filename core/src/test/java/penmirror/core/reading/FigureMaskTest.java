@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

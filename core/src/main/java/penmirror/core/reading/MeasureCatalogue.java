@@ -1,10 +1,13 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;

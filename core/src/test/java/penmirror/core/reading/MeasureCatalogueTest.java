@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -11,6 +11,11 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import penmirror.core.format.CataloguePage;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.Scale;
+import penmirror.core.measure.Unit;
+import penmirror.core.measure.Wording;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;

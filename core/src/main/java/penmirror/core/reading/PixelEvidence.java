@@ -1,6 +1,8 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.util.Optional;
+import penmirror.core.measure.FigurePixels;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.colour.Palette;
 import penmirror.core.measure.line.DrawnLines;
 import penmirror.core.measure.region.FigureParts;

@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -20,6 +20,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
@@ -77,8 +78,8 @@ class PixelReaderTest {
     PixelReadings small = new PixelReader().read(OpenArt.draw("heads", "openPeeps-04", 600));
     PixelReadings large = new PixelReader().read(OpenArt.draw("heads", "openPeeps-04", 1200));
     assertThat(large.swatches().get(0).hex()).isEqualTo(small.swatches().get(0).hex());
-    assertThat(large.lineWidthPixels().orElseThrow())
-        .isCloseTo(2 * small.lineWidthPixels().orElseThrow(), offset(1.2));
+    assertThat(LineMeasures.widthPixels(large).orElseThrow())
+        .isCloseTo(2 * LineMeasures.widthPixels(small).orElseThrow(), offset(1.2));
   }
 
   @Test

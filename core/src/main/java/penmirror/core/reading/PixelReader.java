@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.util.List;
 import java.util.Optional;
@@ -11,7 +11,11 @@ import penmirror.core.colour.Swatch;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.measure.FigureEdit;
+import penmirror.core.measure.FigurePixels;
+import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.colour.ColourFacts;
 import penmirror.core.measure.colour.Palette;
 import penmirror.core.measure.colour.PaletteReader;

@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import java.util.Collections;
 import java.util.EnumMap;
@@ -11,6 +11,9 @@ import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.MarkingError;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.Scale;
 
 /**
  * How far a hand marks a second time from where it marked first: the technical error of

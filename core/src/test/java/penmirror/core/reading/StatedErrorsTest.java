@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -15,6 +15,9 @@ import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import penmirror.core.measure.Estimate;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
 import penmirror.core.statistics.Sample;
 

@@ -1,4 +1,4 @@
-package penmirror.core.measure;
+package penmirror.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
@@ -16,7 +16,14 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.measure.Estimate;
+import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.NoReading;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.Reading;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 

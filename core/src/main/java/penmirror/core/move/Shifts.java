@@ -1,0 +1,277 @@
+package penmirror.core.move;
+
+import static penmirror.core.figure.Landmark.CHIN;
+import static penmirror.core.figure.Landmark.CROTCH;
+import static penmirror.core.figure.Landmark.EYE_L_INNER;
+import static penmirror.core.figure.Landmark.EYE_L_OUTER;
+import static penmirror.core.figure.Landmark.SHOULDER_L;
+import static penmirror.core.figure.Landmark.SHOULDER_R;
+import static penmirror.core.figure.Landmark.SOLE;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import penmirror.core.figure.Feature;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.Side;
+import penmirror.core.geometry.Point;
+import penmirror.core.move.Move.Shift;
+
+/**
+ * The ways in which landmarks go, of which {@link Moves} is put together. Landmarks are given by
+ * their names on the left and mean both sides; a side on which a point is missing that the way
+ * hangs on stays as it is.
+ */
+final class Shifts {
+  private static final Set<Landmark> BELOW_CHIN = belowChin();
+
+  private Shifts() {}
+
+  /** How a point of an eye goes: the middle between the corners, the side, the amount. */
+  @FunctionalInterface
+  interface EyeWay {
+    Point of(Point point, Point centre, Side side, double amount);
+  }
+
+  /** All points of each eye, about the middle between its corners. */
+  static Shift eachEye(EyeWay way) {
+    return (marks, amount) ->
+        eachSide(
+            marks,
+            (m, side) -> {
+              Point centre = middle(m, side.of(EYE_L_OUTER), side.of(EYE_L_INNER));
+              return m.moved(Feature.EYES.landmarks(side), p -> way.of(p, centre, side, amount));
+            },
+            EYE_L_OUTER,
+            EYE_L_INNER);
+  }
+
+  /** Both eyes down along the head's axis, each with all its points. */
+  static Shift eyesDown() {
+    return (marks, amount) -> {
+      Point step = marks.headFrame().map(HeadFrame::down).orElse(new Point(0, 1)).times(amount);
+      return eachEye((p, centre, side, by) -> p.plus(step)).by(marks, amount);
+    };
+  }
+
+  /** Both eyes away from each other, along the head's level. */
+  static Shift eyesApart() {
+    return (marks, amount) -> {
+      Point across = marks.headFrame().map(HeadFrame::across).orElse(new Point(1, 0));
+      return eachEye((p, centre, side, by) -> p.plus(across.times(side.outward() * by)))
+          .by(marks, amount);
+    };
+  }
+
+  /** Down along the head's axis. */
+  static Shift down(Landmark... left) {
+    Set<Landmark> both = bothSides(left);
+    return (marks, amount) -> {
+      Point step = marks.headFrame().map(HeadFrame::down).orElse(new Point(0, 1)).times(amount);
+      return marks.moved(both, p -> p.plus(step));
+    };
+  }
+
+  /** Up along the head's axis. */
+  static Shift up(Landmark... left) {
+    Shift down = down(left);
+    return (marks, amount) -> down.by(marks, -amount);
+  }
+
+  /** Straight down the picture, whatever the head's slant. */
+  static Shift downThePicture(Landmark... left) {
+    Set<Landmark> both = bothSides(left);
+    return (marks, amount) -> marks.moved(both, p -> p.plus(new Point(0, amount)));
+  }
+
+  static Shift upThePicture(Landmark... left) {
+    Shift down = downThePicture(left);
+    return (marks, amount) -> down.by(marks, -amount);
+  }
+
+  /** A pair away from each other, each by the amount. */
+  static Shift apart(Landmark left) {
+    return (marks, amount) -> {
+      Landmark right = left.mirrored();
+      if (marks.point(left).isEmpty() || marks.point(right).isEmpty()) {
+        return marks;
+      }
+      Point line = marks.require(right).minus(marks.require(left));
+      Point step =
+          (line.length() == 0 ? new Point(1, 0) : line.times(1 / line.length())).times(amount);
+      return marks
+          .moved(List.of(left), p -> p.minus(step))
+          .moved(List.of(right), p -> p.plus(step));
+    };
+  }
+
+  /** A pair toward each other. */
+  static Shift together(Landmark left) {
+    Shift apart = apart(left);
+    return (marks, amount) -> apart.by(marks, -amount);
+  }
+
+  /** Larger about a landmark, on each side. */
+  static Shift scaledFrom(Landmark centre, Landmark... moved) {
+    return (marks, amount) ->
+        eachSide(
+            marks,
+            (m, side) -> {
+              Point fixed = m.require(side.of(centre));
+              return m.moved(ofSide(side, moved), p -> scaled(p, fixed, amount));
+            },
+            centre);
+  }
+
+  /** Larger about the middle of a pair that lies on both sides of the head. */
+  static Shift scaledAboutMiddle(Landmark pair, Landmark... moved) {
+    return (marks, amount) -> {
+      if (marks.point(pair).isEmpty() || marks.point(pair.mirrored()).isEmpty()) {
+        return marks;
+      }
+      Point centre = middle(marks, pair, pair.mirrored());
+      return marks.moved(bothSides(moved), p -> scaled(p, centre, amount));
+    };
+  }
+
+  /**
+   * Two landmarks of a side about the middle between them; a third goes with the first as it is.
+   */
+  static Shift opened(Landmark top, Landmark bottom, Landmark withTop) {
+    return (marks, amount) ->
+        eachSide(
+            marks,
+            (m, side) -> {
+              Point centre = middle(m, side.of(top), side.of(bottom));
+              Point now = m.require(side.of(top));
+              Point step = scaled(now, centre, amount).minus(now);
+              return m.moved(ofSide(side, top, withTop), p -> p.plus(step))
+                  .moved(ofSide(side, bottom), p -> scaled(p, centre, amount));
+            },
+            top,
+            bottom);
+  }
+
+  /** Turned about the middle of two of its points, the outer end up. */
+  static Shift turnedUp(Landmark inner, Landmark outer, Landmark... moved) {
+    return (marks, amount) ->
+        eachSide(
+            marks,
+            (m, side) -> {
+              Point centre = middle(m, side.of(inner), side.of(outer));
+              return m.moved(
+                  ofSide(side, moved), p -> p.turnedAbout(centre, -side.outward() * amount));
+            },
+            inner,
+            outer);
+  }
+
+  /** Along the line from one landmark to another of the same side. */
+  static Shift along(Landmark from, Landmark to, Landmark... moved) {
+    return (marks, amount) ->
+        eachSide(
+            marks,
+            (m, side) -> {
+              Point step = toward(m, side.of(from), side.of(to)).times(amount);
+              return m.moved(new LinkedHashSet<>(ofSide(side, moved)), p -> p.plus(step));
+            },
+            from,
+            to);
+  }
+
+  /** Straight away from a landmark that stays. */
+  static Shift away(Landmark fixed, Landmark moved) {
+    return along(fixed, moved, moved);
+  }
+
+  /** A limb drawn out from its root; its end goes along at its own size. */
+  static Shift drawnOut(Landmark root, Landmark joint, Landmark end, Landmark beyond) {
+    return (marks, amount) ->
+        eachSide(
+            marks,
+            (m, side) -> {
+              Point fixed = m.require(side.of(root));
+              Point now = m.require(side.of(end));
+              Point step = scaled(now, fixed, amount).minus(now);
+              return m.moved(ofSide(side, joint), p -> scaled(p, fixed, amount))
+                  .moved(ofSide(side, end, beyond), p -> p.plus(step));
+            },
+            root,
+            end);
+  }
+
+  /** All of the body below the chin, in height. */
+  static Shift bodyLonger() {
+    return (marks, amount) -> {
+      if (marks.point(CHIN).isEmpty()) {
+        return marks;
+      }
+      double chin = marks.require(CHIN).y();
+      double factor = Math.exp(amount);
+      return marks.moved(BELOW_CHIN, p -> new Point(p.x(), chin + (p.y() - chin) * factor));
+    };
+  }
+
+  @FunctionalInterface
+  private interface SideMove {
+    Marks move(Marks marks, Side side);
+  }
+
+  /** Moves the sides on which the landmarks have a place; what lies in the middle only once. */
+  private static Marks eachSide(Marks marks, SideMove move, Landmark... left) {
+    boolean inTheMiddle = Arrays.stream(left).allMatch(l -> l.mirrored() == l);
+    Marks moved = marks;
+    for (Side side : inTheMiddle ? List.of(Side.LEFT) : List.of(Side.values())) {
+      if (Arrays.stream(left).allMatch(l -> marks.point(side.of(l)).isPresent())) {
+        moved = move.move(moved, side);
+      }
+    }
+    return moved;
+  }
+
+  private static List<Landmark> ofSide(Side side, Landmark... left) {
+    return Arrays.stream(left).map(side::of).toList();
+  }
+
+  private static Set<Landmark> bothSides(Landmark... left) {
+    Set<Landmark> both = new LinkedHashSet<>();
+    for (Landmark landmark : left) {
+      both.add(landmark);
+      both.add(landmark.mirrored());
+    }
+    return both;
+  }
+
+  /** Unit step from one landmark to another; down where they are one. */
+  private static Point toward(Marks marks, Landmark from, Landmark to) {
+    Point line = marks.require(to).minus(marks.require(from));
+    return line.length() == 0 ? new Point(0, 1) : line.times(1 / line.length());
+  }
+
+  private static Point middle(Marks marks, Landmark one, Landmark other) {
+    return marks.require(one).midpointTo(marks.require(other));
+  }
+
+  private static Point scaled(Point p, Point centre, double logFactor) {
+    return centre.plus(p.minus(centre).times(Math.exp(logFactor)));
+  }
+
+  /** A point of an eye about its middle, by the logarithm of a factor. */
+  static Point eyeScaled(Point p, Point centre, Side side, double logFactor) {
+    return scaled(p, centre, logFactor);
+  }
+
+  private static Set<Landmark> belowChin() {
+    List<Landmark> body = new ArrayList<>(List.of(SHOULDER_L, SHOULDER_R, CROTCH, SOLE));
+    for (Landmark landmark : Landmark.values()) {
+      if (landmark.set() == Landmark.Set.FULL) {
+        body.add(landmark);
+      }
+    }
+    return new LinkedHashSet<>(body);
+  }
+}
