@@ -1,5 +1,6 @@
 package penmirror.core.format;
 
+import java.util.OptionalDouble;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.measure.Estimate;
@@ -78,35 +79,49 @@ public final class MeasureJson {
   /** Line weight stands twice: in pixels always, and by the head where one is known. */
   private static void lineWidth(
       ArrayNode readings, Estimate width, HeadSource source, double head) {
-    entry(readings, LineMeasures.WIDTH.key(), width.value(), Unit.PIXELS, width.standardError());
+    entry(
+        readings,
+        LineMeasures.WIDTH.key(),
+        width.value(),
+        Unit.PIXELS,
+        width.standardError(),
+        Reading.Method.FROM_PIXELS);
     if (source != HeadSource.NONE) {
       entry(
           readings,
           LineMeasures.WIDTH.key(),
           1000 * width.value() / head,
           Unit.HEAD_THOUSANDTHS,
-          1000 * width.standardError() / head);
+          width.standardError().stream().map(error -> 1000 * error / head).findFirst(),
+          Reading.Method.FROM_PIXELS);
     }
   }
 
   private static void reading(ArrayNode readings, Reading reading) {
-    readings
-        .addObject()
-        .put("measure", reading.measure().key())
-        .put("value", reading.value())
-        .put("unit", reading.measure().unit().word())
-        .put("se", reading.standardError())
-        .put("method", reading.method().word());
+    entry(
+        readings,
+        reading.measure().key(),
+        reading.value(),
+        reading.measure().unit(),
+        reading.standardError(),
+        reading.method());
   }
 
   private static void entry(
-      ArrayNode readings, String key, double value, Unit unit, double standardError) {
-    readings
-        .addObject()
-        .put("measure", key)
-        .put("value", value)
-        .put("unit", unit.word())
-        .put("se", standardError)
-        .put("method", Reading.Method.FROM_PIXELS.word());
+      ArrayNode readings,
+      String key,
+      double value,
+      Unit unit,
+      OptionalDouble standardError,
+      Reading.Method method) {
+    ObjectNode node =
+        readings
+            .addObject()
+            .put("measure", key)
+            .put("value", value)
+            .put("unit", unit.word())
+            .putNull("se")
+            .put("method", method.word());
+    standardError.ifPresent(error -> node.put("se", error));
   }
 }

@@ -27,8 +27,10 @@ public final class PixelReadingsJson {
     readings
         .estimates()
         .forEach(
-            (key, estimate) ->
-                estimates.putArray(key).add(estimate.value()).add(estimate.standardError()));
+            (key, estimate) -> {
+              ArrayNode array = estimates.putArray(key).add(estimate.value());
+              estimate.standardError().ifPresent(array::add);
+            });
     ObjectNode absences = node.putObject("absences");
     readings.absences().forEach((key, reason) -> absences.put(key, reason.name()));
     swatches(node.putArray("flats"), readings.flats());
@@ -81,12 +83,14 @@ public final class PixelReadingsJson {
     Map<String, Estimate> estimates = new HashMap<>();
     for (Map.Entry<String, JsonNode> entry : node.properties()) {
       double value = entry.getValue().path(0).asDouble(Double.NaN);
-      double error = entry.getValue().path(1).asDouble(Double.NaN);
+      boolean known = entry.getValue().size() > 1;
+      double error = known ? entry.getValue().path(1).asDouble(Double.NaN) : 0;
       if (!Double.isFinite(value) || !(error >= 0) || Double.isInfinite(error)) {
         throw new FormatException(
             "The estimate of " + entry.getKey() + " is not a number with its error.");
       }
-      estimates.put(entry.getKey(), new Estimate(value, error));
+      estimates.put(
+          entry.getKey(), known ? Estimate.of(value, error) : Estimate.withoutError(value));
     }
     return estimates;
   }

@@ -31,7 +31,10 @@ public final class ScoreJson {
     score
         .interval()
         .ifPresentOrElse(
-            interval -> node.put("low", interval.low()).put("high", interval.high()),
+            interval ->
+                node.put("low", interval.low())
+                    .put("high", interval.high())
+                    .put("errorUnknown", interval.unshaken()),
             () -> node.putNull("low").putNull("high"));
     node.put("coverage", score.coverage());
     score

@@ -12,15 +12,26 @@ public final class Findings {
   private final Map<String, Estimate> estimates = new HashMap<>();
   private final Map<String, Reason> absences = new HashMap<>();
 
-  /** Lengths in pixels of the picture. */
+  /**
+   * Lengths in pixels of the picture.
+   *
+   * @param standardError from drawing the pieces again; 0, where there were too few of them or all
+   *     were alike, says that it is not known
+   */
   public void put(Measure measure, double value, double standardError) {
-    estimates.put(measure.key(), new Estimate(value, standardError));
-    absences.remove(measure.key());
+    put(
+        measure,
+        standardError == 0 ? Estimate.withoutError(value) : Estimate.of(value, standardError));
   }
 
-  /** A reading whose error is not estimated. */
+  /** A reading whose error is not known. */
   public void put(Measure measure, double value) {
-    put(measure, value, 0);
+    put(measure, Estimate.withoutError(value));
+  }
+
+  private void put(Measure measure, Estimate estimate) {
+    estimates.put(measure.key(), estimate);
+    absences.remove(measure.key());
   }
 
   /** A ratio of sums over pieces, or the reason where the lower sum is 0. */

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
-import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
@@ -70,6 +69,7 @@ public final class Measure {
   private final String source;
   private final @Nullable MarksFormula marksFormula;
   private final @Nullable PixelFormula pixelFormula;
+  private final @Nullable Ruler ruler;
   private final @Nullable Measure standsInFor;
 
   private Measure(Builder builder) {
@@ -89,6 +89,7 @@ public final class Measure {
     source = builder.source;
     marksFormula = builder.marksFormula;
     pixelFormula = builder.pixelFormula;
+    ruler = builder.ruler;
     standsInFor = builder.standsInFor;
   }
 
@@ -167,7 +168,7 @@ public final class Measure {
     if (value.isEmpty()) {
       return NoReading.because(Reason.POINTS_IMPOSSIBLE);
     }
-    double error = standardError(marks, evidence.markingError());
+    OptionalDouble error = standardError(marks, evidence.markingError());
     return new Reading(this, value.getAsDouble(), error, Reading.Method.MARKED);
   }
 
@@ -246,11 +247,14 @@ public final class Measure {
 
   /**
    * Error of the value that comes of the landmarks' own errors, taken as independent: the square
-   * root of the sum of (slope · error)², slopes by half a pixel's step. 0 without a marked head:
-   * then the error of a point is not known in pixels.
+   * root of the sum of (slope · error)², slopes by half a pixel's step. Not known without a marked
+   * head: then the error of a point is not known in pixels.
    */
-  private double standardError(Marks marks, MarkingError markingError) {
-    double headPixels = marks.headFrame().map(HeadFrame::headPixels).orElse(0.0);
+  private OptionalDouble standardError(Marks marks, MarkingError markingError) {
+    if (marks.headFrame().isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    double headPixels = marks.headFrame().get().headPixels();
     double sum = 0;
     List<Landmark> needed = needs();
     // Stepping a few marks costs less than stepping all of them.
@@ -275,7 +279,7 @@ public final class Measure {
         }
       }
     }
-    return Math.sqrt(sum);
+    return OptionalDouble.of(Math.sqrt(sum));
   }
 
   public String key() {
@@ -337,6 +341,17 @@ public final class Measure {
         && (unit == Unit.HEAD_THOUSANDTHS || unit == Unit.FIGURE_THOUSANDTHS || unit == Unit.HEADS);
   }
 
+  /**
+   * How many pixels of this picture a value of it is, as a hand needs it: the width of a line in a
+   * drawing with this head. Empty where it is no length or the head is not known.
+   */
+  public OptionalDouble pixels(double value, Evidence evidence) {
+    if (ruler == null || !isLength() || evidence.pixels().isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    return ruler.pixels(value, evidence.pixels().get(), evidence.marks());
+  }
+
   public boolean isFromPixels() {
     return pixelFormula != null;
   }
@@ -383,6 +398,7 @@ public final class Measure {
     private String source = "";
     private @Nullable MarksFormula marksFormula;
     private @Nullable PixelFormula pixelFormula;
+    private @Nullable Ruler ruler;
     private @Nullable Measure standsInFor;
 
     private Builder(String key, MeasureGroup group, Unit unit) {
@@ -404,16 +420,16 @@ public final class Measure {
     }
 
     /** Read from its own estimate. */
-    public Builder fromPixels(String text, Ruler ruler) {
-      return fromPixels(
-          text, (measure, pixels, marks) -> ruler.read(measure, measure, pixels, marks));
+    public Builder fromPixels(String text, Ruler by) {
+      ruler = by;
+      return fromPixels(text, (measure, pixels, marks) -> by.read(measure, measure, pixels, marks));
     }
 
     /** The estimate of another measure by another ruler; only one of the two enters a sheet. */
-    public Builder insteadOf(Measure other, String text, Ruler ruler) {
+    public Builder insteadOf(Measure other, String text, Ruler by) {
       standsInFor = other;
-      return fromPixels(
-          text, (measure, pixels, marks) -> ruler.read(measure, other, pixels, marks));
+      ruler = by;
+      return fromPixels(text, (measure, pixels, marks) -> by.read(measure, other, pixels, marks));
     }
 
     public Builder needs(Landmark... landmarks) {

@@ -1,6 +1,7 @@
 package penmirror.core.measure;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import penmirror.core.figure.Landmark;
 
@@ -8,8 +9,24 @@ import penmirror.core.figure.Landmark;
  * Why a measure has no reading. It is left out of rules and scores; it is never zero.
  *
  * @param missing the landmarks to place, where that is the reason; otherwise empty
+ * @param limit where the value is known to lie beyond a limit, such as a line thinner than can be
+ *     read
  */
-public record NoReading(Reason reason, List<Landmark> missing) implements MeasureResult {
+public record NoReading(Reason reason, List<Landmark> missing, Optional<Limit> limit)
+    implements MeasureResult {
+
+  /**
+   * What is known of a value that could not be read.
+   *
+   * @param side on which side of the limit it lies
+   * @param value in the unit of the measure; on its scale
+   */
+  public record Limit(Side side, double value) {
+    public enum Side {
+      BELOW,
+      ABOVE
+    }
+  }
 
   public enum Reason {
     /** Landmarks it needs are not marked yet. */
@@ -66,8 +83,17 @@ public record NoReading(Reason reason, List<Landmark> missing) implements Measur
     missing = List.copyOf(missing);
   }
 
+  public NoReading(Reason reason, List<Landmark> missing) {
+    this(reason, missing, Optional.empty());
+  }
+
   public static NoReading because(Reason reason) {
     return new NoReading(reason, List.of());
+  }
+
+  /** The value lies below or above what could be read. */
+  static NoReading beyond(Reason reason, Limit.Side side, double value) {
+    return new NoReading(reason, List.of(), Optional.of(new Limit(side, value)));
   }
 
   @Override

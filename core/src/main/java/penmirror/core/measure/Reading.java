@@ -1,5 +1,6 @@
 package penmirror.core.measure;
 
+import java.util.OptionalDouble;
 import java.util.function.Function;
 
 /**
@@ -7,10 +8,10 @@ import java.util.function.Function;
  *
  * @param value finite, in the unit of the measure
  * @param standardError in the same unit, 0 or more; from the errors of the landmarks, or from
- *     drawing the strokes again
+ *     drawing the strokes again; empty where it is not known
  * @param method how it was read
  */
-public record Reading(Measure measure, double value, double standardError, Method method)
+public record Reading(Measure measure, double value, OptionalDouble standardError, Method method)
     implements MeasureResult {
 
   public enum Method {
@@ -30,10 +31,15 @@ public record Reading(Measure measure, double value, double standardError, Metho
   }
 
   public Reading {
-    if (!Double.isFinite(value) || !(standardError >= 0)) {
+    if (!Double.isFinite(value) || !isAnError(standardError)) {
       throw new IllegalArgumentException(
           measure.key() + " cannot read " + value + " with error " + standardError);
     }
+  }
+
+  /** Whether it is unknown, or finite and 0 or more. */
+  static boolean isAnError(OptionalDouble error) {
+    return error.isEmpty() || (error.getAsDouble() >= 0 && Double.isFinite(error.getAsDouble()));
   }
 
   /** The value in the scale in which rules compare it. */

@@ -1,5 +1,7 @@
 package penmirror.core.measure;
 
+import java.util.Optional;
+import java.util.OptionalDouble;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.NoReading.Reason;
@@ -56,6 +58,31 @@ public enum Ruler {
   /** Factor from the estimate to the reading; finite and above 0 where the ruler has a length. */
   abstract double factor(PixelReadings pixels, double headPixels);
 
+  /**
+   * Nothing of it, or all of it, where the scale has no place for either: what is known is that it
+   * lies beyond the last value a page would tell.
+   */
+  private static NoReading atTheEnd(Measure measure, double value) {
+    double step = Math.pow(10, -measure.unit().decimals());
+    if (value <= 0 && measure.scale().admits(step)) {
+      return NoReading.beyond(Reason.OUT_OF_SCALE, NoReading.Limit.Side.BELOW, step);
+    }
+    return measure.scale().admits(1 - step) && value >= 1
+        ? NoReading.beyond(Reason.OUT_OF_SCALE, NoReading.Limit.Side.ABOVE, 1 - step)
+        : NoReading.because(Reason.OUT_OF_SCALE);
+  }
+
+  private static OptionalDouble times(double factor, OptionalDouble error) {
+    return error.isPresent() ? OptionalDouble.of(factor * error.getAsDouble()) : error;
+  }
+
+  /** The length in pixels that a value of a measure by this ruler is; empty without the length. */
+  OptionalDouble pixels(double value, PixelReadings readings, Marks marks) {
+    double head = marks.headFrame().map(HeadFrame::headPixels).orElse(0.0);
+    boolean known = (needsHead() && head > 0) || (needsFigure() && readings.figureAreaPixels() > 0);
+    return known ? OptionalDouble.of(value / factor(readings, head)) : OptionalDouble.empty();
+  }
+
   private boolean needsHead() {
     return this == HEAD || this == HEAD_THOUSANDTHS || this == PER_HEAD;
   }
@@ -69,21 +96,28 @@ public enum Ruler {
    *     tell one estimate by two rulers
    */
   MeasureResult read(Measure measure, Measure of, PixelReadings pixels, Marks marks) {
-    if (pixels.estimate(of).isEmpty()) {
-      return NoReading.because(pixels.absence(of));
+    Optional<Estimate> found = pixels.estimate(of);
+    Reason absence = pixels.absence(of);
+    boolean isHairline = absence == Reason.HAIRLINE && measure.isLength();
+    if (found.isEmpty() && !isHairline) {
+      return NoReading.because(absence);
     }
-    Estimate estimate = pixels.estimate(of).get();
     double head = marks.headFrame().map(HeadFrame::headPixels).orElse(0.0);
     if (needsHead() && head == 0) {
-      return NoReading.because(Reason.HEAD_NOT_MARKED);
+      return NoReading.because(found.isPresent() ? Reason.HEAD_NOT_MARKED : absence);
     }
     if (needsFigure() && pixels.figureAreaPixels() == 0) {
       return NoReading.because(Reason.NO_FIGURE);
     }
     double factor = factor(pixels, head);
+    if (found.isEmpty()) {
+      return NoReading.beyond(
+          absence, NoReading.Limit.Side.BELOW, factor * PixelReadings.HAIRLINE_PIXELS);
+    }
+    Estimate estimate = found.get();
     double value = factor * estimate.value();
     return measure.scale().admits(value)
-        ? new Reading(measure, value, factor * estimate.standardError(), Method.FROM_PIXELS)
-        : NoReading.because(Reason.OUT_OF_SCALE);
+        ? new Reading(measure, value, times(factor, estimate.standardError()), Method.FROM_PIXELS)
+        : atTheEnd(measure, value);
   }
 }

@@ -2,6 +2,7 @@ package penmirror.core.measure;
 
 import java.text.MessageFormat;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.ResourceBundle;
 
 /** The words in which measures are spoken of. Texts stand in {@code wording.properties}. */
@@ -31,6 +32,14 @@ public final class Wording {
   /** The value with the decimals of its unit, a true minus, and no thousands separator. */
   public static String number(Unit unit, double value) {
     return number(value, unit.decimals());
+  }
+
+  /** A reading's error with one decimal more than its value; empty where it is not known. */
+  public static String error(Reading reading) {
+    OptionalDouble error = reading.standardError();
+    return error.isPresent()
+        ? number(error.getAsDouble(), reading.measure().unit().decimals() + 1)
+        : "";
   }
 
   public static String number(double value, int decimals) {

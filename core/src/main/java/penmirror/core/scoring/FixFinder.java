@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
-import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
@@ -203,20 +202,19 @@ final class FixFinder {
 
   private Optional<Fix> pixelFix(RuleScore score) {
     Rule rule = score.rule();
-    Optional<Reading> reading = score.reading();
     Measure measure = rule.measure();
     // What no hand can take hold of by itself, such as how symmetrical it all is, has no words.
     boolean hasWords = Wording.has("fix." + measure.key() + ".more");
-    if (!hasWords || !rule.isScored() || reading.isEmpty() || !score.misses()) {
+    if (!hasWords || !rule.isScored() || score.z().isEmpty() || !score.misses()) {
       return Optional.empty();
     }
     Map<Measure, MeasureResult> corrected = new LinkedHashMap<>(results);
-    corrected.put(measure, new Reading(measure, rule.centre(), 0, Reading.Method.FROM_PIXELS));
+    corrected.put(
+        measure,
+        new Reading(measure, rule.centre(), OptionalDouble.empty(), Reading.Method.FROM_PIXELS));
     double gained = scorer.overall(redraw.marks().view(), corrected, house).orElse(points) - points;
     double z = score.z().orElse(0.0);
-    String text =
-        Wording.text(
-            "fix." + measure.key() + (z < 0 ? ".more" : ".less"), target(rule, reading.get()));
+    String text = Wording.text("fix." + measure.key() + (z < 0 ? ".more" : ".less"), target(rule));
     return Optional.of(
         new Fix(
             part(measure),
@@ -229,15 +227,12 @@ final class FixFinder {
   }
 
   /** The rule's centre as a hand needs it: a line's weight in pixels of this canvas. */
-  private String target(Rule rule, Reading reading) {
+  private String target(Rule rule) {
     Measure measure = rule.measure();
-    Optional<Estimate> length =
-        measure.isLength()
-            ? redraw.pixels().flatMap(p -> p.estimate(measure.standsInFor().orElse(measure)))
-            : Optional.empty();
-    if (length.isPresent()) {
-      double pixels = length.get().value() * rule.centre() / reading.value();
-      return Wording.number(pixels, pixels < 100 ? 1 : 0);
+    OptionalDouble pixels = measure.pixels(rule.centre(), redraw);
+    if (pixels.isPresent()) {
+      double width = pixels.getAsDouble();
+      return Wording.number(width, width < 100 ? 1 : 0);
     }
     return Wording.number(measure.unit(), rule.centre());
   }

@@ -8,7 +8,8 @@ import penmirror.core.style.Rule;
 /**
  * One rule held against the redraw.
  *
- * @param z signed distance from the rule's centre in tolerances; empty without a reading
+ * @param z signed distance from the rule's centre in tolerances; at least that much where only a
+ *     limit is known; empty without either
  * @param credit [0, 1]; empty when it could not be measured, 0 when it is measured and not there
  */
 public record RuleScore(

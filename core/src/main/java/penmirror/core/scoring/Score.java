@@ -32,8 +32,12 @@ public record Score(
     List<RuleScore> rules,
     List<Fix> fixes) {
 
-  /** Points from low to high. */
-  public record Interval(double low, double high) {}
+  /**
+   * Points from low to high.
+   *
+   * @param unshaken readings whose own error is not known and that were taken as they are
+   */
+  public record Interval(double low, double high, int unshaken) {}
 
   /**
    * The illustrator's own works, each scored by rules made from the others.

@@ -157,11 +157,25 @@ public final class Scorer {
           return new RuleScore(rule, result, Optional.of(z), Optional.of(credit(z)));
         },
         none ->
-            new RuleScore(
-                rule,
-                result,
-                Optional.empty(),
-                none.reason().isTrulyAbsent() ? Optional.of(0.0) : Optional.empty()));
+            none.limit()
+                .flatMap(limit -> beyond(rule, limit))
+                .map(z -> new RuleScore(rule, result, Optional.of(z), Optional.of(credit(z))))
+                .orElse(
+                    new RuleScore(
+                        rule,
+                        result,
+                        Optional.empty(),
+                        none.reason().isTrulyAbsent() ? Optional.of(0.0) : Optional.empty())));
+  }
+
+  /**
+   * How far a value beyond a limit lies off at least; empty where it may be right: a line under two
+   * pixels says nothing to a rule of one and a half.
+   */
+  private static Optional<Double> beyond(Rule rule, NoReading.Limit limit) {
+    double z = rule.z(limit.value());
+    boolean off = limit.side() == NoReading.Limit.Side.BELOW ? z < -1 : z > 1;
+    return off ? Optional.of(z) : Optional.empty();
   }
 
   private static Optional<Double> byRules(List<RuleScore> rules) {
@@ -248,7 +262,7 @@ public final class Scorer {
                     new Reading(
                         measure,
                         value,
-                        0,
+                        OptionalDouble.empty(),
                         measure.isFromPixels()
                             ? Reading.Method.FROM_PIXELS
                             : Reading.Method.MARKED)));
@@ -261,6 +275,13 @@ public final class Scorer {
   private Interval interval(
       View view, Map<Measure, MeasureResult> results, Optional<Double> house, double points) {
     Random random = new Random(SEED);
+    int unshaken =
+        (int)
+            sheet.rules().stream()
+                .filter(Rule::isScored)
+                .flatMap(rule -> results.get(rule.measure()).reading().stream())
+                .filter(reading -> reading.standardError().isEmpty())
+                .count();
     List<StyleSheet> drawnSheets = drawnSheets(results.size());
     List<Double> drawnPoints = new ArrayList<>();
     int n = sheet.works().size();
@@ -279,13 +300,15 @@ public final class Scorer {
           .ifPresent(drawnPoints::add);
     }
     if (drawnPoints.isEmpty()) {
-      return new Interval(points, points);
+      return new Interval(points, points, unshaken);
     }
     Sample sample = Sample.of(drawnPoints.stream().mapToDouble(p -> p).toArray());
     // Fewer different works are farther away: all draws lie too low by as much, and are moved back.
     double shift = points - sample.median();
     return new Interval(
-        Math.max(0, sample.quantile(0.05) + shift), Math.min(100, sample.quantile(0.95) + shift));
+        Math.max(0, sample.quantile(0.05) + shift),
+        Math.min(100, sample.quantile(0.95) + shift),
+        unshaken);
   }
 
   /**
@@ -314,7 +337,10 @@ public final class Scorer {
   }
 
   private static MeasureResult shaken(Reading reading, double noise) {
-    double value = reading.value() + noise * reading.standardError();
+    if (reading.standardError().isEmpty()) {
+      return reading;
+    }
+    double value = reading.value() + noise * reading.standardError().getAsDouble();
     return reading.measure().scale().admits(value)
         ? new Reading(reading.measure(), value, reading.standardError(), reading.method())
         : reading;

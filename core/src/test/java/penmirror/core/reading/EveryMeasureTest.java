@@ -36,10 +36,10 @@ class EveryMeasureTest {
     Map<String, Estimate> estimates = new HashMap<>();
     for (Measure measure : MeasureCatalogue.all()) {
       if (measure.isFromPixels()) {
-        estimates.put(measure.key(), new Estimate(0.5, 0.1));
+        estimates.put(measure.key(), Estimate.of(0.5, 0.1));
       }
     }
-    estimates.put(LineMeasures.WIDTH.key(), new Estimate(4, 0.1));
+    estimates.put(LineMeasures.WIDTH.key(), Estimate.of(4, 0.1));
     return new PixelReadings(
         1, 600, heightPixels, 250_000, estimates, Map.of(), List.of(), List.of());
   }
@@ -150,10 +150,12 @@ class EveryMeasureTest {
     Reading small = read(measure, Canon.realistic()).reading().orElseThrow();
     Marks large = Canon.realistic().moved(Canon.realistic().landmarks().keySet(), p -> p.times(10));
     Reading big = read(measure, large).reading().orElseThrow();
-    assertThat(small.standardError()).isPositive();
+    assertThat(small.standardError().orElseThrow()).isPositive();
     // The marking error is a share of the head, so size alone changes nothing.
-    assertThat(big.standardError())
-        .isCloseTo(small.standardError(), org.assertj.core.data.Percentage.withPercentage(2));
+    assertThat(big.standardError().orElseThrow())
+        .isCloseTo(
+            small.standardError().orElseThrow(),
+            org.assertj.core.data.Percentage.withPercentage(2));
     assertThat(small.method()).isEqualTo(Reading.Method.MARKED);
   }
 

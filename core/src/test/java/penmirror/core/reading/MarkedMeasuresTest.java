@@ -266,7 +266,7 @@ class MarkedMeasuresTest {
         squares += value * value;
       }
       double spread = Math.sqrt(squares / runs - Math.pow(sum / runs, 2));
-      double carried = reading(measure, adult).standardError();
+      double carried = reading(measure, adult).standardError().orElseThrow();
       // 4000 runs know a spread to about 1 %; the carried error leaves out curvature.
       assertThat(carried).as(measure.key()).isCloseTo(spread, offset(0.06 * spread));
     }
@@ -279,8 +279,9 @@ class MarkedMeasuresTest {
         adult.with(
             Landmark.CROWN,
             Mark.at(adult.point(Landmark.CROWN).orElseThrow(), Mark.State.ESTIMATED));
-    assertThat(reading(ProportionMeasures.STATURE, unsure).standardError())
-        .isGreaterThan(1.5 * reading(ProportionMeasures.STATURE, adult).standardError());
+    assertThat(reading(ProportionMeasures.STATURE, unsure).standardError().orElseThrow())
+        .isGreaterThan(
+            1.5 * reading(ProportionMeasures.STATURE, adult).standardError().orElseThrow());
   }
 
   private static Marks moved(Marks marks, Similarity move) {

@@ -79,7 +79,7 @@ class StatedErrorsTest {
     for (int i = 0; i < PICTURES; i++) {
       Estimate estimate = READ.get(i).estimate(measure).orElseThrow();
       values[i] = estimate.value();
-      stated += estimate.standardError() / PICTURES;
+      stated += estimate.standardError().orElseThrow() / PICTURES;
     }
     double seen = Sample.of(values).standardDeviation();
     // Fourteen pictures tell a deviation to a fifth; strokes are drawn again here and tiles there.

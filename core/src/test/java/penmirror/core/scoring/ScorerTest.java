@@ -20,6 +20,7 @@ import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.NoReading;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.line.LineMeasures;
@@ -178,6 +179,62 @@ class ScorerTest {
     assertThat(fix.instruction()).isEqualTo("Thicken the line to 4.0 px");
   }
 
+  /** A line too thin to be read is known to be too thin for a rule of four pixels. */
+  @Test
+  void aHairlineIsAMissWhereTheRuleIsWiderAndSaysNothingWhereItIsNot() {
+    Score thin = new Scorer(sheet()).score(hairlines(Canon.realistic()));
+    RuleScore line = ruleOf(thin, LineMeasures.WIDTH);
+    assertThat(line.z().orElseThrow()).isLessThan(-1);
+    assertThat(line.credit().orElseThrow()).isLessThan(1);
+    assertThat(line.misses()).isTrue();
+    assertThat(line.reading()).isEmpty();
+    assertThat(thin.fixes().get(0).instruction()).isEqualTo("Thicken the line to 4.0 px");
+
+    // On a figure of half the size two pixels are what the rule asks for.
+    Marks half = Canon.realistic().moved(List.of(Landmark.values()), p -> p.times(0.45));
+    RuleScore small = ruleOf(new Scorer(sheet()).score(hairlines(half)), LineMeasures.WIDTH);
+    assertThat(small.credit()).isEmpty();
+    assertThat(small.z()).isEmpty();
+  }
+
+  private static Evidence hairlines(Marks marks) {
+    return new Evidence(
+        marks,
+        Optional.of(
+            new PixelReadings(
+                1,
+                600,
+                1700,
+                250_000,
+                Map.of(ShadeMeasures.VALUE_RANGE.key(), Estimate.withoutError(0.7)),
+                Map.of(LineMeasures.WIDTH.key(), NoReading.Reason.HAIRLINE),
+                List.of(),
+                List.of())));
+  }
+
+  private static RuleScore ruleOf(Score score, Measure measure) {
+    return score.rules().stream()
+        .filter(rule -> rule.rule().measure() == measure)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** What is not known of a reading is not taken for exact; the interval says of how many. */
+  @Test
+  void theIntervalTellsHowManyErrorsAreUnknown() {
+    Score score =
+        new Scorer(sheet())
+            .score(new Evidence(Canon.realistic(), Optional.of(pixels(4, Optional.of(0.2)))));
+    long unknown =
+        score.rules().stream()
+            .filter(rule -> rule.rule().isScored())
+            .flatMap(rule -> rule.reading().stream())
+            .filter(reading -> reading.standardError().isEmpty())
+            .count();
+    assertThat(unknown).isPositive();
+    assertThat(score.interval().orElseThrow().unshaken()).isEqualTo((int) unknown);
+  }
+
   @Test
   void noLineInAStyleOfLinesIsAMissAndNotAGap() {
     Score score =
@@ -246,10 +303,10 @@ class ScorerTest {
   private static PixelReadings pixels(double lineWidth, Optional<Double> lightness) {
     Map<String, Estimate> estimates = new HashMap<>();
     Map<String, Reason> absences = new HashMap<>();
-    estimates.put(ShadeMeasures.VALUE_RANGE.key(), new Estimate(0.7, 0));
+    estimates.put(ShadeMeasures.VALUE_RANGE.key(), Estimate.withoutError(0.7));
     if (lightness.isPresent()) {
-      estimates.put(LineMeasures.WIDTH.key(), new Estimate(lineWidth, 0.02));
-      estimates.put(LineMeasures.DARKNESS.key(), new Estimate(lightness.get(), 0));
+      estimates.put(LineMeasures.WIDTH.key(), Estimate.of(lineWidth, 0.02));
+      estimates.put(LineMeasures.DARKNESS.key(), Estimate.withoutError(lightness.get()));
     } else {
       absences.put(LineMeasures.WIDTH.key(), Reason.NO_LINES);
       absences.put(LineMeasures.DARKNESS.key(), Reason.NO_LINES);

@@ -17,6 +17,7 @@ import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Reading;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.reading.PixelReader;
 import penmirror.core.scoring.Fix;
@@ -93,8 +94,7 @@ class DemoListingTest {
                           + measure.key()
                           + " "
                           + result.fold(
-                              reading ->
-                                  number(reading.value()) + " ± " + number(reading.standardError()),
+                              reading -> number(reading.value()) + " ± " + error(reading),
                               none -> none.reason().name())));
     }
     StyleSheet sheet = StyleSheet.of(hand, View.FRONT, sources.stream().map(Seen::work).toList());
@@ -147,6 +147,12 @@ class DemoListingTest {
     } catch (UnusablePictureException e) {
       throw new IllegalStateException(commission.fileName(), e);
     }
+  }
+
+  private static String error(Reading reading) {
+    return reading.standardError().isPresent()
+        ? number(reading.standardError().getAsDouble())
+        : "unknown";
   }
 
   /** To five digits: what the last ones say is the machine's rounding. */

@@ -190,7 +190,7 @@ class PixelTruthTest {
           all().stream().flatMap(read -> read.readings.estimate(measure).stream()).toList();
       if (asked
           && !estimates.isEmpty()
-          && estimates.stream().allMatch(estimate -> estimate.standardError() == 0)) {
+          && estimates.stream().allMatch(estimate -> estimate.standardError().isEmpty())) {
         without.add(measure.key());
       }
     }

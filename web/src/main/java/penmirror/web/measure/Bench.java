@@ -232,9 +232,7 @@ class Bench {
         String.join(" ", keys),
         measure.group(),
         canon.isPresent() ? Wording.number(measure.unit(), canon.getAsDouble()) : "",
-        reading
-            .map(r -> Wording.number(r.standardError(), measure.unit().decimals() + 1))
-            .orElse(""));
+        reading.map(Wording::error).orElse(""));
   }
 
   /**

@@ -201,10 +201,7 @@ class OriginController {
         Wording.name(measure),
         reading.map(r -> Wording.number(measure.unit(), r.value())).orElse(""),
         unit,
-        reading
-            .filter(r -> r.standardError() > 0)
-            .map(r -> Wording.number(r.standardError(), measure.unit().decimals() + 1))
-            .orElse(""),
+        reading.map(Wording::error).orElse(""),
         rule.map(
                 r ->
                     Wording.number(measure.unit(), r.low())

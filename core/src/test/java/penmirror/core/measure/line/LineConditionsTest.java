@@ -137,7 +137,8 @@ class LineConditionsTest {
   @Test
   void moreStrokesMakeASurerMedian() {
     PixelReadings readings = read(waves(6, 0, WHITE).picture());
-    assertThat(readings.estimate(LineMeasures.WIDTH).orElseThrow().standardError()).isLessThan(0.2);
+    assertThat(readings.estimate(LineMeasures.WIDTH).orElseThrow().standardError().orElseThrow())
+        .isLessThan(0.2);
   }
 
   private static PixelReadings read(Picture picture) {
