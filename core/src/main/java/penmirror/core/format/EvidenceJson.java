@@ -15,6 +15,7 @@ import penmirror.core.measure.region.FigureParts;
 import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Mask;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.reading.PixelEvidence;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -100,11 +101,11 @@ public final class EvidenceJson {
   }
 
   private double pictureX(int cellIndex) {
-    return (cellIndex % width + 0.5) * cell - 0.5;
+    return PixelGrid.toLarge(cellIndex % width, cell);
   }
 
   private double pictureY(int cellIndex) {
-    return (cellIndex / width + 0.5) * cell - 0.5;
+    return PixelGrid.toLarge(cellIndex / width, cell);
   }
 
   private int flat(int cellIndex) {

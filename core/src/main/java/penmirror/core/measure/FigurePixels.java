@@ -4,6 +4,7 @@ import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.PixelGrid;
 
 /**
  * A picture with its figure told from the background, on a copy small enough to work with.
@@ -35,15 +36,15 @@ public record FigurePixels(
     this(picture, factor, coarse, colours, figure, background, figure.count());
   }
 
-  /** Whether a place of the picture lies in the figure; false outside the picture. */
-  public boolean isFigure(double x, double y) {
-    return figure.at((int) Math.floor((x + 0.5) / factor), (int) Math.floor((y + 0.5) / factor));
+  /** Whether a column and row of the picture lie in the figure; false outside the picture. */
+  public boolean isFigure(double column, double row) {
+    return figure.at(PixelGrid.cell(column, factor), PixelGrid.cell(row, factor));
   }
 
-  /** Index in the copy of a place in the picture, held at the edges. */
-  public int coarseIndex(double x, double y) {
-    int cx = (int) Math.floor((x + 0.5) / factor);
-    int cy = (int) Math.floor((y + 0.5) / factor);
+  /** Index in the copy of a column and row of the picture, held at the edges. */
+  public int coarseIndex(double column, double row) {
+    int cx = PixelGrid.cell(column, factor);
+    int cy = PixelGrid.cell(row, factor);
     cx = Math.max(0, Math.min(figure.width() - 1, cx));
     cy = Math.max(0, Math.min(figure.height() - 1, cy));
     return cy * figure.width() + cx;

@@ -12,6 +12,7 @@ import penmirror.core.drawing.Scene.Layer;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Wording;
 import penmirror.core.planning.GuidePlan.Eyes;
+import penmirror.core.planning.GuidePlan.Jaw;
 import penmirror.core.planning.GuidePlan.Kind;
 import penmirror.core.planning.GuidePlan.Line;
 
@@ -175,26 +176,50 @@ public final class GuideDrawing {
     return plan.lines().stream().filter(line -> line.kind() == kind).map(Line::yPixels).findFirst();
   }
 
-  /** Skull above, jaw below: widest at the cheeks, a little under half way down. */
+  /**
+   * Skull above, jaw below: widest at the cheeks, a little under half way down. Where the jaw is
+   * ruled the face turns at its corners and runs straight to the chin.
+   */
   private Outline egg(double half) {
     double head = plan.headPixels();
     double top = plan.crownPixels();
     double wide = top + 0.5 * head;
-    double chin = top + head;
-    return Outline.bends(
-        new Point(axis, top),
-        new Point(axis + 0.62 * half, top),
-        new Point(axis + half, top + 0.24 * head),
-        new Point(axis + half, wide),
-        new Point(axis + half, wide + 0.26 * head),
-        new Point(axis + 0.46 * half, chin),
-        new Point(axis, chin),
-        new Point(axis - 0.46 * half, chin),
-        new Point(axis - half, wide + 0.26 * head),
-        new Point(axis - half, wide),
-        new Point(axis - half, top + 0.24 * head),
-        new Point(axis - 0.62 * half, top),
-        new Point(axis, top));
+    List<Point> right = new ArrayList<>();
+    right.add(new Point(axis + 0.62 * half, top));
+    right.add(new Point(axis + half, top + 0.24 * head));
+    right.add(new Point(axis + half, wide));
+    right.addAll(lowerFace(half, wide, top + head));
+    List<Point> all = new ArrayList<>(right);
+    for (int i = right.size() - 2; i >= 0; i--) {
+      all.add(new Point(2 * axis - right.get(i).x(), right.get(i).y()));
+    }
+    Point crown = new Point(axis, top);
+    all.add(crown);
+    return Outline.bends(crown, all.toArray(Point[]::new));
+  }
+
+  /**
+   * From the cheek on the right to the chin: two points that bend and one that is reached, again.
+   */
+  private List<Point> lowerFace(double half, double wide, double chin) {
+    Point end = new Point(axis, chin);
+    Optional<Jaw> ruled =
+        plan.jaw().filter(jaw -> chin - jaw.aboveChinPixels() > wide && jaw.aboveChinPixels() > 0);
+    if (ruled.isEmpty()) {
+      double reach = 0.52 * (chin - wide);
+      return List.of(
+          new Point(axis + half, wide + reach), new Point(axis + 0.46 * half, chin), end);
+    }
+    double x = axis + ruled.get().widthPixels() / 2;
+    Point corner = new Point(x, chin - ruled.get().aboveChinPixels());
+    Point toChin = end.minus(corner);
+    return List.of(
+        new Point(axis + half, wide + 0.5 * (corner.y() - wide)),
+        corner.minus(toChin.times(0.25)),
+        corner,
+        corner.plus(toChin.times(0.3)),
+        corner.plus(toChin.times(0.8)),
+        end);
   }
 
   /**

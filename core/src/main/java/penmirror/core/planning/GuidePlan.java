@@ -37,6 +37,7 @@ public record GuidePlan(
     Optional<Width> mouth,
     Optional<Width> shoulders,
     Optional<Width> face,
+    Optional<Jaw> jaw,
     Optional<Brush> brush,
     List<PaletteColour> swatches,
     List<String> uncredited) {
@@ -124,6 +125,14 @@ public record GuidePlan(
       double peakShare,
       double dipShare) {}
 
+  /**
+   * Where the jaw turns toward the chin.
+   *
+   * @param widthPixels from corner to corner
+   * @param aboveChinPixels how much higher than the chin both corners lie
+   */
+  public record Jaw(double widthPixels, double aboveChinPixels) {}
+
   /** A width with its band. */
   public record Width(double pixels, double lowPixels, double highPixels) {}
 
@@ -171,6 +180,7 @@ public record GuidePlan(
           eyes.flatMap(e -> width(FaceMeasures.MOUTH_WIDTH, e.gapPixels() + e.widthPixels())),
           width(ProportionMeasures.SHOULDERS, head),
           width(ProportionMeasures.HEAD_ASPECT, head),
+          faceWidth.flatMap(this::jaw),
           sheet.rule(LineMeasures.WIDTH).map(this::brush),
           sheet.palette(),
           sheet.uncredited());
@@ -264,6 +274,19 @@ public record GuidePlan(
               centre(FaceMeasures.EYE_ASPECT).map(aspect -> aspect * width.get()),
               centre(FaceMeasures.EYE_PEAK).orElse(MIDDLE),
               centre(FaceMeasures.EYE_DIP).orElse(MIDDLE)));
+    }
+
+    /**
+     * From the ruled width and the ruled angle at the chin, which together say how high it lies.
+     */
+    private Optional<Jaw> jaw(double faceWidth) {
+      Optional<Double> width = centre(ProportionMeasures.JAW).map(jaw -> jaw * faceWidth);
+      Optional<Double> angle = centre(ProportionMeasures.CHIN_ANGLE).filter(a -> a > 0 && a < 180);
+      if (width.isEmpty() || angle.isEmpty()) {
+        return Optional.empty();
+      }
+      return Optional.of(
+          new Jaw(width.get(), width.get() / 2 / Math.tan(Math.toRadians(angle.get() / 2))));
     }
 
     private Optional<Width> width(Measure measure, double unitPixels) {

@@ -3,6 +3,7 @@ package penmirror.core.proposal;
 import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.raster.Plane;
 
 /**
@@ -71,6 +72,8 @@ record CloseUp(Plane lightness, Plane a, Plane b, double scale, int left, int to
 
   /** From pixels of the picture to places of these planes. */
   Point toPlane(Point picture) {
-    return new Point((picture.x() - left) * scale - 0.5, (picture.y() - top) * scale - 0.5);
+    return new Point(
+        PixelGrid.place((picture.x() - left) * scale),
+        PixelGrid.place((picture.y() - top) * scale));
   }
 }

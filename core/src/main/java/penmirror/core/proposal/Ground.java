@@ -6,6 +6,7 @@ import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.raster.Plane;
 import penmirror.core.reading.FigureMask;
 
@@ -101,11 +102,11 @@ final class Ground {
 
   /** To pixels of the picture, from the middle of working pixels. */
   Point toPicture(double x, double y) {
-    return new Point((x + 0.5) / scale, (y + 0.5) / scale);
+    return PixelGrid.point(x, y).times(1 / scale);
   }
 
   Point toWorking(Point picture) {
-    return new Point(picture.x() * scale - 0.5, picture.y() * scale - 0.5);
+    return new Point(PixelGrid.place(picture.x() * scale), PixelGrid.place(picture.y() * scale));
   }
 
   /** Highest row of the figure over some columns; the figure's own top where none has any. */

@@ -5,6 +5,7 @@ import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.PixelGrid;
 
 /**
  * The colours of one role of a picture, such as its skin: what was picked, and how the local colour
@@ -29,7 +30,7 @@ public record RoleColours(
    */
   public static RoleColours at(PixelEvidence evidence, Point at, double radiusPixels) {
     OkLab picked = discMean(evidence.figure().picture(), at, radiusPixels);
-    int pixel = evidence.figure().coarseIndex(at.x(), at.y());
+    int pixel = evidence.figure().coarseIndex(PixelGrid.place(at.x()), PixelGrid.place(at.y()));
     return evidence
         .shade()
         .tonesUnder(pixel)
@@ -54,7 +55,7 @@ public record RoleColours(
   public static OkLab discMean(Picture picture, Point at, double radiusPixels) {
     int cx = (int) Math.max(0, Math.min(picture.widthPixels() - 1, Math.floor(at.x())));
     int cy = (int) Math.max(0, Math.min(picture.heightPixels() - 1, Math.floor(at.y())));
-    int reach = (int) Math.floor(radiusPixels);
+    int reach = (int) Math.ceil(radiusPixels);
     double[] sums = new double[3];
     int count = 0;
     for (int y = Math.max(0, cy - reach);
@@ -63,7 +64,7 @@ public record RoleColours(
       for (int x = Math.max(0, cx - reach);
           x <= Math.min(picture.widthPixels() - 1, cx + reach);
           x++) {
-        if (Math.hypot(x - cx, y - cy) <= radiusPixels || x == cx && y == cy) {
+        if (PixelGrid.point(x, y).distanceTo(at) <= radiusPixels || x == cx && y == cy) {
           int rgb = picture.rgb(y * picture.widthPixels() + x);
           sums[0] += EncodedSrgb.toLinear(((rgb >> 16) & 255) / 255.0);
           sums[1] += EncodedSrgb.toLinear(((rgb >> 8) & 255) / 255.0);

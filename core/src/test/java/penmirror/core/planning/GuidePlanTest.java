@@ -22,7 +22,9 @@ import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Kind;
@@ -143,6 +145,31 @@ class GuidePlanTest {
     assertThat(box.getWidth()).isCloseTo(eyes.widthPixels() * Math.cos(tilt), withPercentage(3));
     assertThat(box.getHeight()).isCloseTo(eyes.heightPixels().orElseThrow(), withPercentage(12));
     assertThat(box.getMinX()).isCloseTo(1200 + eyes.gapPixels() / 2, offset(3.0));
+  }
+
+  /** The corner on the canvas makes the ruled angle with the chin, at the ruled width. */
+  @Test
+  void theFaceTurnsWhereTheJawIsRuled() {
+    StyleSheet sheet = sheet(Canon.realistic());
+    GuidePlan.Jaw jaw = plan.jaw().orElseThrow();
+    assertThat(jaw.widthPixels() / plan.face().orElseThrow().pixels())
+        .isCloseTo(sheet.rule(ProportionMeasures.JAW).orElseThrow().centre(), offset(1e-9));
+    double angle = 2 * Math.toDegrees(Math.atan(jaw.widthPixels() / 2 / jaw.aboveChinPixels()));
+    assertThat(angle)
+        .isCloseTo(sheet.rule(ProportionMeasures.CHIN_ANGLE).orElseThrow().centre(), offset(1e-9));
+    Item.Stroke face =
+        GuideDrawing.of(plan).layers().stream()
+            .filter(layer -> layer.name().equals("face"))
+            .flatMap(layer -> layer.items().stream())
+            .map(Item.Stroke.class::cast)
+            .findFirst()
+            .orElseThrow();
+    Point corner =
+        new Point(
+            1200 + jaw.widthPixels() / 2,
+            plan.crownPixels() + plan.headPixels() - jaw.aboveChinPixels());
+    assertThat(face.outline().pieces())
+        .anyMatch(piece -> ((Outline.Bend) piece).to().distanceTo(corner) < 1e-6);
   }
 
   @Test

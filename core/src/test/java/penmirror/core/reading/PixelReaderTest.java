@@ -19,6 +19,7 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.colour.ColourMeasures;
@@ -107,10 +108,7 @@ class PixelReaderTest {
     assertThat(PixelReader.heedsOtherwise(none, crown)).isTrue();
     assertThat(PixelReader.heedsOtherwise(crown, crown.with(Landmark.MOUTH_L, Mark.placed(3, 3))))
         .isFalse();
-    Marks proposed =
-        none.with(
-            Landmark.CROWN,
-            Mark.at(new penmirror.core.geometry.Point(10, 10), Mark.State.PROPOSED));
+    Marks proposed = none.with(Landmark.CROWN, Mark.at(new Point(10, 10), Mark.State.PROPOSED));
     assertThat(PixelReader.heedsOtherwise(none, proposed)).as("not confirmed yet").isFalse();
   }
 
@@ -121,14 +119,25 @@ class PixelReaderTest {
     Graphics2D graphics = image.createGraphics();
     graphics.setColor(Color.WHITE);
     graphics.fillRect(0, 0, 50, 101);
-    OkLab mean =
-        RoleColours.discMean(
-            Picture.from(image), new penmirror.core.geometry.Point(50.5, 50.5), 40);
+    OkLab mean = RoleColours.discMean(Picture.from(image), new Point(50.5, 50.5), 40);
     int grey = (int) Math.round(255 * mean.toEncodedSrgb().red());
     assertThat(grey).isBetween(184, 190);
-    OkLab one =
-        RoleColours.discMean(Picture.from(image), new penmirror.core.geometry.Point(20.2, 7.9), 0);
+    OkLab one = RoleColours.discMean(Picture.from(image), new Point(20.2, 7.9), 0);
     assertThat(one.lightness()).isCloseTo(1, offset(1e-6));
+  }
+
+  /**
+   * A mark is a point, and the middle of the first pixel is half a pixel in: a disc of one pixel
+   * round the corner of four takes all four alike.
+   */
+  @Test
+  void aDiscLiesRoundThePointAndNotRoundAPixel() {
+    BufferedImage image = new BufferedImage(10, 10, BufferedImage.TYPE_INT_RGB);
+    image.setRGB(4, 4, 0xFFFFFF);
+    image.setRGB(5, 5, 0xFFFFFF);
+    OkLab mean = RoleColours.discMean(Picture.from(image), new Point(5, 5), 0.8);
+    int grey = (int) Math.round(255 * mean.toEncodedSrgb().red());
+    assertThat(grey).as("two white of four, in linear light").isEqualTo(188);
   }
 
   private static Picture twoColours(int size) {

@@ -2,6 +2,7 @@ package penmirror.core.measure.line;
 
 import java.util.List;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.PixelGrid;
 
 /**
  * The lines of a picture, on the copy they were traced on.
@@ -17,7 +18,7 @@ public record DrawnLines(Picture working, int factor, List<Stroke> strokes, doub
 
   /** From a place on the copy to the same place in the picture. */
   public double toPicture(double place) {
-    return (place + 0.5) * factor - 0.5;
+    return PixelGrid.toLarge(place, factor);
   }
 
   /** Length of all lines, pixels of the picture. */

@@ -1,5 +1,7 @@
 package penmirror.core.measure.line;
 
+import penmirror.core.raster.PixelGrid;
+
 /** Paints traced lines, as wide as they were read, onto a copy of any size. */
 public final class InkPainter {
   private InkPainter() {}
@@ -13,8 +15,8 @@ public final class InkPainter {
     for (Stroke stroke : lines.strokes()) {
       for (int i = 0; i < stroke.size(); i++) {
         if (stroke.isRead(i)) {
-          double x = (lines.toPicture(stroke.xs()[i]) + 0.5) / factor - 0.5;
-          double y = (lines.toPicture(stroke.ys()[i]) + 0.5) / factor - 0.5;
+          double x = PixelGrid.toCopy(lines.toPicture(stroke.xs()[i]), factor);
+          double y = PixelGrid.toCopy(lines.toPicture(stroke.ys()[i]), factor);
           double radius = stroke.widths()[i] * lines.factor() / factor / 2 + 0.5;
           disc(ink, width, height, x, y, radius);
         }

@@ -2,6 +2,7 @@ package penmirror.core.measure.line;
 
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.raster.Mask;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.raster.Tiles;
 import penmirror.core.statistics.Ratio;
 
@@ -20,8 +21,8 @@ final class OutlineCover {
     for (Stroke stroke : lines.strokes()) {
       for (int i = 0; i < stroke.size(); i++) {
         if (stroke.isRead(i)) {
-          double x = (lines.toPicture(stroke.xs()[i]) + 0.5) / pixels.factor() - 0.5;
-          double y = (lines.toPicture(stroke.ys()[i]) + 0.5) / pixels.factor() - 0.5;
+          double x = PixelGrid.toCopy(lines.toPicture(stroke.xs()[i]), pixels.factor());
+          double y = PixelGrid.toCopy(lines.toPicture(stroke.ys()[i]), pixels.factor());
           stamp(near, width, height, (int) Math.round(x), (int) Math.round(y), span, reach);
         }
       }

@@ -10,6 +10,7 @@ import penmirror.core.figure.HeadFrame;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.raster.Mask;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.raster.Regions;
 
 /**
@@ -105,8 +106,8 @@ public final class FigureParts {
       int steps = 1 + (int) (from.distanceTo(to) / flats.factor());
       for (int step = 0; step <= steps; step++) {
         Point at = from.plus(to.minus(from).times(step / (double) steps));
-        double x = (at.x() + 0.5) / flats.factor() - 0.5;
-        double y = (at.y() + 0.5) / flats.factor() - 0.5;
+        double x = PixelGrid.toCopy(PixelGrid.place(at.x()), flats.factor());
+        double y = PixelGrid.toCopy(PixelGrid.place(at.y()), flats.factor());
         for (double[] off : new double[][] {{0, 0}, {-1, 0}, {1, 0}, {0, -1}, {0, 1}}) {
           int column = (int) Math.round(x + OFF_MIDDLE * reach * off[0]);
           int row = (int) Math.round(y + OFF_MIDDLE * reach * off[1]);
@@ -149,9 +150,9 @@ public final class FigureParts {
       if (moments.area() < LEAST_OF_HEAD * size * size) {
         return 0;
       }
-      double x = (moments.centreX() + 0.5) * flats.factor() - 0.5;
-      double y = (moments.centreY() + 0.5) * flats.factor() - 0.5;
-      penmirror.core.geometry.Point at = new penmirror.core.geometry.Point(x, y);
+      double x = PixelGrid.toLarge(moments.centreX(), flats.factor());
+      double y = PixelGrid.toLarge(moments.centreY(), flats.factor());
+      Point at = PixelGrid.point(x, y);
       double down = head.get().height(at);
       double sideways = head.get().sideways(at);
       place = Math.exp(-Math.pow(sideways / 0.3, 2) - Math.pow((down - 0.62) / 0.28, 2));

@@ -12,6 +12,7 @@ import penmirror.core.measure.line.DrawnLines;
 import penmirror.core.measure.line.InkPainter;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.raster.Regions;
 
 /**
@@ -57,7 +58,7 @@ public final class FlatPicture {
     int area = 0;
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
-        boolean is = pixels.isFigure((x + 0.5) * factor - 0.5, (y + 0.5) * factor - 0.5);
+        boolean is = pixels.isFigure(PixelGrid.toLarge(x, factor), PixelGrid.toLarge(y, factor));
         inside[y * width + x] = is;
         area += is ? 1 : 0;
       }
@@ -283,8 +284,8 @@ public final class FlatPicture {
 
   /** Pixel of the copy under a place of the picture, held at the edges. */
   public int index(double x, double y) {
-    int cx = (int) Math.max(0, Math.min(width() - 1, Math.floor((x + 0.5) / factor)));
-    int cy = (int) Math.max(0, Math.min(height() - 1, Math.floor((y + 0.5) / factor)));
+    int cx = Math.max(0, Math.min(width() - 1, PixelGrid.cell(x, factor)));
+    int cy = Math.max(0, Math.min(height() - 1, PixelGrid.cell(y, factor)));
     return cy * width() + cx;
   }
 

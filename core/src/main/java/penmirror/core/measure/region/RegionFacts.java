@@ -11,6 +11,7 @@ import penmirror.core.measure.line.DrawnLines;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.line.Stroke;
 import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.raster.PixelGrid;
 import penmirror.core.statistics.WeightedSample;
 
 /** All that the flat regions say. */
@@ -79,8 +80,8 @@ public final class RegionFacts {
     for (Stroke stroke : lines.strokes()) {
       double lengthInFace = 0;
       for (int i = 0; i < stroke.size(); i++) {
-        int x = (int) ((lines.toPicture(stroke.xs()[i]) + 0.5) / flats.factor());
-        int y = (int) ((lines.toPicture(stroke.ys()[i]) + 0.5) / flats.factor());
+        int x = PixelGrid.cell(lines.toPicture(stroke.xs()[i]), flats.factor());
+        int y = PixelGrid.cell(lines.toPicture(stroke.ys()[i]), flats.factor());
         boolean inBox = x > box[0] && x < box[2] - 1 && y > box[1] && y < box[3] - 1;
         boolean inside = inBox && parts.at(y * flats.width() + x) == FigureParts.Part.FEATURE;
         if (stroke.isClear(i)) {
@@ -112,8 +113,8 @@ public final class RegionFacts {
     int last = -1;
     for (Stroke stroke : lines.strokes()) {
       for (int i = 0; i < stroke.size(); i++) {
-        int x = (int) ((lines.toPicture(stroke.xs()[i]) + 0.5) / flats.factor());
-        int y = (int) ((lines.toPicture(stroke.ys()[i]) + 0.5) / flats.factor());
+        int x = PixelGrid.cell(lines.toPicture(stroke.xs()[i]), flats.factor());
+        int y = PixelGrid.cell(lines.toPicture(stroke.ys()[i]), flats.factor());
         int at = y * flats.width() + x;
         boolean inside = x >= 0 && y >= 0 && x < flats.width() && y < flats.height();
         if (stroke.isRead(i) && inside && at != last) {
