@@ -9,10 +9,11 @@ import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.format.ScoreJson;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.Wording;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
+import penmirror.core.telling.FixWords;
+import penmirror.core.words.Wording;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -91,12 +92,19 @@ final class ScoreCommand implements Callable<Integer> {
             .overall()
             .map(points -> Wording.number(points, 1) + " of 100")
             .orElse("no score, nothing could be measured"));
+    score
+        .byRules()
+        .ifPresent(points -> text.append(", by the rules ").append(Wording.number(points, 1)));
+    score
+        .glance()
+        .ifPresent(points -> text.append(", at a glance ").append(Wording.number(points, 1)));
     text.append(", ")
         .append(Wording.number(100 * score.coverage(), 0))
         .append(" % of the rules measured");
     for (Fix fix : score.fixes()) {
       text.append(
-          String.format("%n  +%s  %s", Wording.number(fix.pointsGained(), 1), fix.instruction()));
+          String.format(
+              "%n  +%s  %s", Wording.number(fix.pointsGained(), 1), FixWords.instruction(fix)));
     }
     return text.toString();
   }

@@ -19,10 +19,10 @@ import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
-import penmirror.core.measure.Wording;
 import penmirror.core.reading.PixelReader;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
+import penmirror.core.words.Wording;
 import penmirror.demoart.studio.DrawnWork;
 
 /** The whole job in a browser, by mouse and by keyboard, with files uploaded through the page. */

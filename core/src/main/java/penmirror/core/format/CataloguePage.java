@@ -5,8 +5,8 @@ import java.util.stream.Collectors;
 import penmirror.core.figure.Landmark;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
-import penmirror.core.measure.Wording;
 import penmirror.core.reading.MeasureCatalogue;
+import penmirror.core.words.Wording;
 
 /** The catalogue of measures as a page of the docs, in Markdown. */
 public final class CataloguePage {

@@ -1,10 +1,16 @@
 package penmirror.core.format;
 
-import penmirror.core.measure.MeasureGroup;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import penmirror.core.act.Act;
+import penmirror.core.act.ActGroup;
 import penmirror.core.move.Move;
+import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
+import penmirror.core.telling.FixWords;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -46,20 +52,37 @@ public final class ScoreJson {
                     .put("median", own.median())
                     .put("high", own.high()),
             () -> node.putNull("own"));
+    put(node, "byRules", score.byRules());
+    put(node, "atAGlance", score.glance());
     ObjectNode groups = node.putObject("groups");
-    for (MeasureGroup group : MeasureGroup.values()) {
-      Double points = score.groups().get(group);
-      if (points == null) {
+    for (ActGroup group : ActGroup.values()) {
+      Score.Share share = score.groups().get(group);
+      if (share == null) {
         groups.putNull(group.word());
       } else {
-        groups.put(group.word(), points);
+        groups.put(group.word(), 100 * share.points() / share.of());
       }
     }
+    ArrayNode acts = node.putArray("acts");
+    score.acts().forEach(act -> write(acts.addObject(), act, score.shares().get(act.act())));
     ArrayNode measures = node.putArray("measures");
     score.rules().forEach(rule -> write(measures.addObject(), rule));
     ArrayNode fixes = node.putArray("fixes");
     score.fixes().forEach(fix -> write(fixes.addObject(), fix));
     return Json.line(node);
+  }
+
+  private static void put(ObjectNode node, String key, Optional<Double> points) {
+    points.ifPresentOrElse(value -> node.put(key, value), () -> node.putNull(key));
+  }
+
+  /** What it reached of what it holds of the hundred by the rules. */
+  private static void write(ObjectNode node, ActScore act, Score.@Nullable Share share) {
+    node.put("act", act.act().key());
+    node.put("makesOrBreaks", act.makesOrBreaks());
+    put(node, "credit", act.credit());
+    put(node, "points", Optional.ofNullable(share).map(Score.Share::points));
+    put(node, "of", Optional.ofNullable(share).map(Score.Share::of));
   }
 
   private static void write(ObjectNode node, RuleScore score) {
@@ -83,12 +106,19 @@ public final class ScoreJson {
   }
 
   private static void write(ObjectNode node, Fix fix) {
-    node.put("part", fix.part().word());
-    node.put("text", fix.instruction());
-    node.put("why", fix.why());
+    Act act = fix.act();
+    node.put(
+        "part",
+        act.grip().map(grip -> grip.name().toLowerCase(Locale.ROOT)).orElse(act.group().word()));
+    node.put("act", act.key());
+    node.put("direction", fix.direction().word());
+    ArrayNode along = node.putArray("along");
+    fix.along().forEach(other -> along.add(other.key()));
+    node.put("text", FixWords.instruction(fix));
+    node.put("why", FixWords.why(fix));
     node.put("points", fix.pointsGained());
     ArrayNode moves = node.putArray("moves");
-    for (Move.Step move : fix.moves()) {
+    for (Move.Step move : fix.steps()) {
       moves
           .addObject()
           .put("landmark", move.landmark().key())

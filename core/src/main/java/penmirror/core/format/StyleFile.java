@@ -1,6 +1,7 @@
 package penmirror.core.format;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -8,17 +9,20 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
+import penmirror.core.figure.Framing;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.Wording;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.PaletteColour;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.words.Wording;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -72,7 +76,18 @@ public final class StyleFile {
           .put("share", colour.meanShareOfFigure())
           .put("works", colour.workCount());
     }
+    ArrayNode acts = document.putArray("makeOrBreak");
+    sheet.makeOrBreak().forEach(act -> acts.add(act.key()));
     return new StyleFile(document, sheet);
+  }
+
+  /** Acts this version does not know are left out. */
+  private static List<Act> makeOrBreak(JsonNode document) {
+    List<Act> acts = new ArrayList<>();
+    for (JsonNode key : document.path("makeOrBreak")) {
+      Acts.byKey(key.asString("")).filter(act -> !acts.contains(act)).ifPresent(acts::add);
+    }
+    return acts;
   }
 
   /**
@@ -106,7 +121,8 @@ public final class StyleFile {
             works,
             rules,
             palette,
-            markingErrors(document)));
+            markingErrors(document),
+            makeOrBreak(document)));
   }
 
   public StyleSheet sheet() {
@@ -126,6 +142,7 @@ public final class StyleFile {
     node.put("title", work.title());
     node.put("credit", work.credit());
     node.put("view", work.view().word());
+    work.framing().ifPresent(framing -> node.put("framing", framing.word()));
     node.put("weight", work.weight());
     ObjectNode readings = node.putObject("readings");
     work.values().forEach((measure, value) -> readings.put(measure.key(), value));
@@ -182,6 +199,7 @@ public final class StyleFile {
         node.path("title").asString(""),
         node.path("credit").asString(""),
         view(node.path("view").asString("front")),
+        framing(node.path("framing").asString("")),
         values,
         notThere(node.path("notThere")),
         PixelReadingsJson.swatches(node.path("swatches")),
@@ -285,6 +303,11 @@ public final class StyleFile {
     } catch (IllegalArgumentException e) {
       throw new FormatException(e.getMessage());
     }
+  }
+
+  /** Empty where an older file does not say, or says a word of a newer one. */
+  private static Optional<Framing> framing(String word) {
+    return Arrays.stream(Framing.values()).filter(f -> f.word().equals(word)).findFirst();
   }
 
   private static OkLab colour(String hex) throws FormatException {

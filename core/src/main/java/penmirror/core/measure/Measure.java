@@ -62,6 +62,8 @@ public final class Measure {
   private final Set<View> views;
   private final List<Landmark> needs;
   private final List<Landmark> needsOfASide;
+  private final Nature nature;
+  private final boolean step;
   private final boolean scored;
   private final double floorTolerance;
   private final double spreadWithinStyle;
@@ -82,6 +84,8 @@ public final class Measure {
     views = Set.copyOf(builder.views);
     needs = List.copyOf(builder.needs);
     needsOfASide = List.copyOf(builder.needsOfASide);
+    nature = builder.nature;
+    step = builder.step;
     scored = builder.scored;
     floorTolerance = builder.floorTolerance;
     spreadWithinStyle = builder.spreadWithinStyle;
@@ -325,6 +329,11 @@ public final class Measure {
     return !needsOfASide.isEmpty();
   }
 
+  /** Of what it speaks; only what speaks of manner becomes a rule. */
+  public Nature nature() {
+    return nature;
+  }
+
   /** False for what only says again what other measures say: it is shown and never scored. */
   public boolean isScored() {
     return scored;
@@ -350,6 +359,11 @@ public final class Measure {
       return OptionalDouble.empty();
     }
     return ruler.pixels(value, evidence.pixels().get(), evidence.marks());
+  }
+
+  /** Whether a lightness is a difference between two and not the light of one place. */
+  public boolean isStep() {
+    return step;
   }
 
   public boolean isFromPixels() {
@@ -391,6 +405,8 @@ public final class Measure {
     private Set<View> views = EnumSet.allOf(View.class);
     private List<Landmark> needs = List.of();
     private List<Landmark> needsOfASide = List.of();
+    private Nature nature = Nature.MANNER;
+    private boolean step;
     private boolean scored = true;
     private double floorTolerance;
     private double spreadWithinStyle;
@@ -443,6 +459,24 @@ public final class Measure {
      */
     public Builder needsOfASide(Landmark... left) {
       needsOfASide = List.of(left);
+      return this;
+    }
+
+    /** A difference between two places, and not what one of them has. */
+    public Builder ofAStep() {
+      step = true;
+      return this;
+    }
+
+    /** Speaks of what is drawn and not of how. */
+    public Builder ofSubject() {
+      nature = Nature.SUBJECT;
+      return this;
+    }
+
+    /** Tells whose hand it is, and nothing that one could do. */
+    public Builder asTell() {
+      nature = Nature.TELL;
       return this;
     }
 

@@ -46,6 +46,7 @@ import static penmirror.core.move.Shifts.down;
 import static penmirror.core.move.Shifts.downThePicture;
 import static penmirror.core.move.Shifts.drawnOut;
 import static penmirror.core.move.Shifts.eachEye;
+import static penmirror.core.move.Shifts.eyesAndBrowsDown;
 import static penmirror.core.move.Shifts.eyesApart;
 import static penmirror.core.move.Shifts.eyesDown;
 import static penmirror.core.move.Shifts.opened;
@@ -284,10 +285,30 @@ public final class Moves {
               Amount.FACTOR,
               bodyLonger()));
 
+  /** Moves that take along what hangs on a feature, in place of the plain one. */
+  private static final List<Move> CARRYING =
+      ALL.stream()
+          .map(
+              move ->
+                  move.measure() == FaceMeasures.EYE_LINE
+                      ? new Move(
+                          "eye height with brows",
+                          Feature.EYES,
+                          FaceMeasures.EYE_LINE,
+                          Amount.PIXELS,
+                          eyesAndBrowsDown())
+                      : move)
+          .toList();
+
   private Moves() {}
 
   public static List<Move> all() {
     return ALL;
+  }
+
+  /** The same, with brows that go along with the eyes. */
+  public static List<Move> carrying() {
+    return CARRYING;
   }
 
   /** The move that changes a measure; empty for what is read from pixels or only told. */

@@ -58,6 +58,13 @@ final class Shifts {
     };
   }
 
+  /** The same, with the brows over them. */
+  static Shift eyesAndBrowsDown() {
+    Shift eyes = eyesDown();
+    Shift brows = down(Feature.BROWS.landmarks(Side.LEFT).toArray(Landmark[]::new));
+    return (marks, amount) -> brows.by(eyes.by(marks, amount), amount);
+  }
+
   /** Both eyes away from each other, along the head's level. */
   static Shift eyesApart() {
     return (marks, amount) -> {

@@ -2,7 +2,6 @@ package penmirror.core.planning;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.Item.Anchor;
@@ -10,11 +9,11 @@ import penmirror.core.drawing.Outline;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.Scene.Layer;
 import penmirror.core.geometry.Point;
-import penmirror.core.measure.Wording;
 import penmirror.core.planning.GuidePlan.Eyes;
 import penmirror.core.planning.GuidePlan.Jaw;
 import penmirror.core.planning.GuidePlan.Kind;
 import penmirror.core.planning.GuidePlan.Line;
+import penmirror.core.words.Wording;
 
 /**
  * A construction guide of the canvas's own size, to lay under a drawing: head grid, axis, feature
@@ -110,7 +109,7 @@ public final class GuideDrawing {
                 plan.canvas().widthPixels(),
                 tall,
                 BAND,
-                line.kind().name().toLowerCase(Locale.ROOT)));
+                line.kind().word()));
       }
     }
     return bands;
@@ -142,7 +141,12 @@ public final class GuideDrawing {
               solid ? List.of() : List.of(9 * hair, 4 * hair)));
       // Names step aside downward when lines lie close.
       lowestText = Math.max(line.yPixels() - 3 * hair, lowestText + 1.1 * textPixels);
-      items.add(words(plan.canvas().widthPixels() - 4 * hair, lowestText, line.name(), Anchor.END));
+      items.add(
+          words(
+              plan.canvas().widthPixels() - 4 * hair,
+              lowestText,
+              Wording.text("guide." + line.kind().word()),
+              Anchor.END));
     }
     return items;
   }

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.Wording;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
@@ -89,7 +89,12 @@ public record GuidePlan(
     CHIN,
     SHOULDERS,
     CROTCH,
-    GROUND
+    GROUND;
+
+    /** The word used in message keys. */
+    public String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
   }
 
   /**
@@ -101,12 +106,7 @@ public record GuidePlan(
    * @param heads below the crown
    */
   public record Line(
-      Kind kind,
-      String name,
-      double yPixels,
-      double abovePixels,
-      double belowPixels,
-      double heads) {}
+      Kind kind, double yPixels, double abovePixels, double belowPixels, double heads) {}
 
   /**
    * Both eye openings, level, even about the axis.
@@ -188,8 +188,8 @@ public record GuidePlan(
 
     private List<Line> lines() {
       List<Line> lines = new ArrayList<>();
-      lines.add(new Line(Kind.CROWN, Wording.text("guide.crown"), crown, 0, 0, 0));
-      lines.add(new Line(Kind.CHIN, Wording.text("guide.chin"), crown + head, 0, 0, 1));
+      lines.add(new Line(Kind.CROWN, crown, 0, 0, 0));
+      lines.add(new Line(Kind.CHIN, crown + head, 0, 0, 1));
       headLine(Kind.EYES, FaceMeasures.EYE_LINE).ifPresent(lines::add);
       headLine(Kind.NOSE, FaceMeasures.NOSE_BASE_HEIGHT).ifPresent(lines::add);
       headLine(Kind.MOUTH, FaceMeasures.MOUTH_LINE).ifPresent(lines::add);
@@ -200,7 +200,6 @@ public record GuidePlan(
               lines.add(
                   line(
                       Kind.GROUND,
-                      Wording.text("guide.ground"),
                       fromCrown(rule, rule.centre()),
                       fromCrown(rule, rule.low()),
                       fromCrown(rule, rule.high()))));
@@ -213,7 +212,6 @@ public record GuidePlan(
                     lines.add(
                         line(
                             Kind.CROTCH,
-                            Wording.text("guide.crotch"),
                             height * (1 - rule.centre()),
                             height * (1 - rule.high()),
                             height * (1 - rule.low()))));
@@ -242,22 +240,17 @@ public record GuidePlan(
     }
 
     private Optional<Line> headLine(Kind kind, Measure measure) {
-      return sheet.rule(measure).map(rule -> line(kind, Wording.name(measure), rule));
+      return sheet.rule(measure).map(rule -> line(kind, rule));
     }
 
-    private Line line(Kind kind, String name, Rule rule) {
-      return line(kind, name, rule.centre(), rule.low(), rule.high());
+    private Line line(Kind kind, Rule rule) {
+      return line(kind, rule.centre(), rule.low(), rule.high());
     }
 
     /** All three counted in heads below the crown. */
-    private Line line(Kind kind, String name, double centre, double highest, double lowest) {
+    private Line line(Kind kind, double centre, double highest, double lowest) {
       return new Line(
-          kind,
-          name,
-          crown + centre * head,
-          (centre - highest) * head,
-          (lowest - centre) * head,
-          centre);
+          kind, crown + centre * head, (centre - highest) * head, (lowest - centre) * head, centre);
     }
 
     private Optional<Eyes> eyes(double faceWidth) {

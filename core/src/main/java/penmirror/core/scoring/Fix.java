@@ -1,59 +1,101 @@
 package penmirror.core.scoring;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.OptionalDouble;
+import penmirror.core.act.Act;
 import penmirror.core.move.Move;
 import penmirror.core.style.Rule;
 
 /**
- * One thing to change in the redraw, with what it would win.
+ * One act to mend, with what it would win. Numbers and identities only; {@code core.telling} says
+ * it in words.
  *
- * @param instruction verb, object, amount, such as "Lower both eyes 14 px"
- * @param why the reading against its rule, in one line
- * @param miss how it looks now, such as "eyes too high"
- * @param pointsGained of the overall score, by scoring the corrected readings again
- * @param moves how each landmark moves, in pixels of the redraw; empty for line, values, colours
- * @param rules the rules it mends, worst first
+ * @param act what is mended; with the direction its identity over the attempts of a redraw
+ * @param direction which way the reading that is farthest off must go
+ * @param changes what the hand does: moves, the one that is farthest off first; then what is
+ *     redrawn, in the order in which the act is told
+ * @param along other acts that come right by the same moves
+ * @param pointsGained by the rules, by scoring the corrected readings again
+ * @param steps how each landmark moves, in pixels of the redraw; empty for line, values, colours
  */
 public record Fix(
-    Part part,
-    String instruction,
-    String why,
-    String miss,
+    Act act,
+    Direction direction,
+    List<Change> changes,
+    List<Act> along,
     double pointsGained,
-    List<Move.Step> moves,
-    List<Rule> rules) {
+    List<Move.Step> steps) {
 
-  /** What is taken hold of when it is mended; moves of one part are joined. */
-  public enum Part {
-    EYES,
-    BROWS,
-    NOSE,
-    MOUTH,
-    FACE,
-    EARS,
-    HAIR,
-    NECK,
-    SHOULDERS,
-    WAIST,
-    ARMS,
-    LEGS,
-    FEET,
-    BODY,
-    LINE,
-    VALUES,
-    EDGES,
-    PARTS,
-    COLOURS;
+  /** Toward more or toward less of what is measured. */
+  public enum Direction {
+    MORE,
+    LESS;
 
-    /** The word used in files. */
+    /** The word used in files and message keys. */
     public String word() {
-      return name().toLowerCase(Locale.ROOT);
+      return this == MORE ? "more" : "less";
+    }
+
+    static Direction against(double z) {
+      return z < 0 ? MORE : LESS;
+    }
+  }
+
+  /** One thing the hand does for it. */
+  public sealed interface Change {
+    /** The rule it brings to its middle, with the reading as it is now. */
+    RuleScore score();
+
+    Direction direction();
+
+    /**
+     * Landmarks go by a plain move.
+     *
+     * @param amount as the move counts
+     * @param edgeAmount what already reaches the band
+     */
+    record Moved(RuleScore score, Move move, double amount, double edgeAmount) implements Change {
+      @Override
+      public Direction direction() {
+        return amount > 0 ? Direction.MORE : Direction.LESS;
+      }
+    }
+
+    /**
+     * Line, tone or colour is changed.
+     *
+     * @param pixelsPerUnit what one of the measure's unit is on this drawing, where it is a length
+     */
+    record Redrawn(RuleScore score, OptionalDouble pixelsPerUnit) implements Change {
+      @Override
+      public Direction direction() {
+        // What is not there at all must be drawn.
+        return score.z().map(Direction::against).orElse(Direction.MORE);
+      }
     }
   }
 
   public Fix {
-    moves = List.copyOf(moves);
-    rules = List.copyOf(rules);
+    changes = List.copyOf(changes);
+    along = List.copyOf(along);
+    steps = List.copyOf(steps);
+  }
+
+  /** The same over all attempts at one redraw, for what the user said of it. */
+  public String key() {
+    return act.key() + "." + direction.word();
+  }
+
+  /** The act and those that come right with it. */
+  public List<Act> acts() {
+    List<Act> acts = new ArrayList<>(List.of(act));
+    acts.addAll(along);
+    return acts;
+  }
+
+  /** The rules it mends, farthest off first. */
+  public List<Rule> rules() {
+    return changes.stream().map(change -> change.score().rule()).toList();
   }
 }

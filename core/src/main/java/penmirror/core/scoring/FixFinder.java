@@ -2,110 +2,140 @@ package penmirror.core.scoring;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import penmirror.core.act.Act;
 import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MarkingError;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.NoReading;
 import penmirror.core.measure.Reading;
-import penmirror.core.measure.Wording;
 import penmirror.core.move.Move;
-import penmirror.core.move.Move.Amount;
 import penmirror.core.move.MoveSolver;
 import penmirror.core.move.Moves;
 import penmirror.core.move.Solution;
-import penmirror.core.reading.MeasureCatalogue;
-import penmirror.core.scoring.Fix.Part;
+import penmirror.core.scoring.Fix.Change;
 import penmirror.core.style.Rule;
 
 /**
- * Turns misses into moves: for every part with a rule outside its band, the plain moves that bring
- * its measures to their centres, joined into one fix; what it wins is found by scoring the
- * corrected readings again.
+ * Turns misses into what a hand can do: for every act with a reading outside its band, the plain
+ * moves that bring its marked readings to their middles and the new values of those from pixels.
+ * What it wins is found by scoring the corrected readings again, by the rules.
  */
 final class FixFinder {
+  private static final int FIRST = 3;
+
   private final Scorer scorer;
   private final Evidence redraw;
   private final Map<Measure, MeasureResult> results;
-  private final List<RuleScore> scores;
-  private final Optional<Double> house;
+  private final List<ActScore> acts;
   private final double points;
   private final double headPixels;
 
-  /**
-   * @param house points of the house colours, which no fix changes
-   */
-  FixFinder(
-      Scorer scorer,
-      Evidence redraw,
-      Map<Measure, MeasureResult> results,
-      List<RuleScore> scores,
-      Optional<Double> house) {
+  FixFinder(Scorer scorer, Evidence redraw, Map<Measure, MeasureResult> results, ByActs byActs) {
     this.scorer = scorer;
     this.redraw = redraw;
     this.results = results;
-    this.scores = scores;
-    this.house = house;
-    points = scorer.overall(redraw.marks().view(), results, house).orElse(0.0);
+    acts = byActs.acts();
+    points = byActs.points().orElse(0.0);
     headPixels = redraw.marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
   }
+
+  /** An act brought right: the marks after it, and the readings from pixels as they should be. */
+  private record Correction(Marks marks, List<Change> changes, double points) {}
 
   /** Best gain first. Fixes that win nothing are left out. */
   List<Fix> fixes() {
     List<Fix> fixes = new ArrayList<>();
-    for (Part part : Part.values()) {
-      markedFix(part).ifPresent(fixes::add);
-    }
-    for (RuleScore score : scores) {
-      if (score.rule().measure().isFromPixels()) {
-        pixelFix(score).ifPresent(fixes::add);
+    for (ActScore act : acts) {
+      if (act.misses()) {
+        correction(act).ifPresent(correction -> fixes.add(fix(act, correction)));
       }
     }
     fixes.removeIf(fix -> fix.pointsGained() <= 0);
     fixes.sort(Comparator.comparingDouble(fix -> -fix.pointsGained()));
-    return fixes;
+    return joined(fixes);
   }
 
-  /** One move on the way: what was done and what it mends. */
-  private record Step(Move move, double amount, double edgeAmount, RuleScore score) {}
+  /** What the rules give once fixes are done together. */
+  Score.Mended mended(List<Fix> fixes) {
+    return new Score.Mended(
+        together(fixes.subList(0, Math.min(FIRST, fixes.size()))), together(fixes));
+  }
 
-  private Optional<Fix> markedFix(Part part) {
+  private double together(List<Fix> fixes) {
+    Map<Landmark, Point> ways = new LinkedHashMap<>();
+    List<Change> changes = new ArrayList<>();
+    for (Fix fix : fixes) {
+      for (Move.Step step : fix.steps()) {
+        ways.merge(step.landmark(), new Point(step.dxPixels(), step.dyPixels()), Point::plus);
+      }
+      changes.addAll(fix.changes());
+    }
     Marks marks = redraw.marks();
-    List<Step> steps = new ArrayList<>();
-    for (Move move : Moves.all()) {
-      if (!move.feature().name().equals(part.name())) {
-        continue;
-      }
-      Optional<Step> step = step(move, marks);
-      if (step.isPresent()) {
-        marks = move.apply(marks, step.get().amount());
-        steps.add(step.get());
-      }
+    for (Map.Entry<Landmark, Point> way : ways.entrySet()) {
+      marks = marks.moved(List.of(way.getKey()), p -> p.plus(way.getValue()));
     }
-    if (steps.isEmpty()) {
-      return Optional.empty();
-    }
-    double gained = points(redraw.withMarks(marks)).orElse(points) - points;
-    return Optional.of(fix(part, steps, gained, Move.steps(redraw.marks(), marks)));
+    return pointsOf(marks, changes).orElse(points);
   }
 
-  private Optional<Step> step(Move move, Marks marks) {
-    Optional<RuleScore> found =
-        scores.stream()
-            .filter(score -> score.rule().measure() == move.measure())
-            .filter(score -> score.rule().isScored() && score.reading().isPresent())
-            .findFirst();
-    OptionalDouble value = move.measure().valueOf(marks);
-    if (found.isEmpty() || value.isEmpty()) {
+  /** The plain moves, or the same with what hangs on them, whichever comes closer. */
+  private Optional<Correction> correction(ActScore act) {
+    Optional<Correction> plain = correction(act, Moves.all());
+    boolean carries =
+        Moves.carrying().stream()
+            .anyMatch(
+                move ->
+                    !Moves.all().contains(move) && act.act().readings().contains(move.measure()));
+    Optional<Correction> carried = carries ? correction(act, Moves.carrying()) : Optional.empty();
+    if (plain.isPresent() && carried.isPresent()) {
+      return carried.get().points() > plain.get().points() ? carried : plain;
+    }
+    return plain.or(() -> carried);
+  }
+
+  private Optional<Correction> correction(ActScore act, List<Move> moves) {
+    Marks marks = redraw.marks();
+    List<Change> changes = new ArrayList<>();
+    for (Move move : moves) {
+      Optional<RuleScore> score =
+          act.rules().stream().filter(rule -> rule.rule().measure() == move.measure()).findFirst();
+      if (score.isPresent()) {
+        Optional<Change.Moved> change = moved(score.get(), move, marks);
+        if (change.isPresent()) {
+          marks = move.apply(marks, change.get().amount());
+          changes.add(change.get());
+        }
+      }
+    }
+    for (RuleScore score : act.rules()) {
+      Measure measure = score.rule().measure();
+      if (measure.isFromPixels() && score.misses()) {
+        changes.add(new Change.Redrawn(score, measure.pixels(1, redraw)));
+      }
+    }
+    if (changes.isEmpty()) {
       return Optional.empty();
     }
-    Rule rule = found.get().rule();
+    return Optional.of(new Correction(marks, changes, pointsOf(marks, changes).orElse(points)));
+  }
+
+  private Optional<Change.Moved> moved(RuleScore score, Move move, Marks marks) {
+    OptionalDouble value = move.measure().valueOf(marks);
+    if (score.reading().isEmpty() || value.isEmpty()) {
+      return Optional.empty();
+    }
+    Rule rule = score.rule();
     double z = rule.z(value.getAsDouble());
     if (Math.abs(z) <= 1) {
       return Optional.empty();
@@ -125,129 +155,108 @@ final class FixFinder {
     // No difference smaller than the marking error counts.
     return farthest < MarkingError.USUAL_HEADS * headPixels
         ? Optional.empty()
-        : Optional.of(new Step(move, reached.amount(), edge.amount(), found.get()));
+        : Optional.of(new Change.Moved(score, move, reached.amount(), edge.amount()));
   }
 
-  private Fix fix(Part part, List<Step> steps, double gained, List<Move.Step> moves) {
-    List<Step> worstFirst =
-        steps.stream()
-            .sorted(
-                Comparator.comparingDouble((Step step) -> -Math.abs(step.score().z().orElse(0.0))))
-            .toList();
-    List<String> phrases = worstFirst.stream().map(FixFinder::phrase).toList();
-    RuleScore worst = worstFirst.get(0).score();
-    String why = why(worst);
-    if (steps.size() == 1) {
-      why +=
-          "; "
-              + Wording.text(
-                  "fix.edge", spoken(steps.get(0).move().amount(), steps.get(0).edgeAmount()));
-    }
+  private Fix fix(ActScore act, Correction correction) {
+    List<Change> inOrder = new ArrayList<>();
+    correction.changes().stream()
+        .filter(Change.Moved.class::isInstance)
+        .sorted(Comparator.comparingDouble(change -> -Math.abs(change.score().z().orElse(0.0))))
+        .forEach(inOrder::add);
+    correction.changes().stream().filter(Change.Redrawn.class::isInstance).forEach(inOrder::add);
     return new Fix(
-        part,
-        sentence(phrases),
-        why,
-        Wording.miss(worst.rule().measure(), worst.z().orElse(0.0)),
-        gained,
-        moves,
-        worstFirst.stream().map(step -> step.score().rule()).toList());
+        act.act(),
+        inOrder.get(0).direction(),
+        inOrder,
+        List.of(),
+        correction.points() - points,
+        Move.steps(redraw.marks(), correction.marks()));
   }
 
-  private static String phrase(Step step) {
-    String direction = step.amount() > 0 ? ".more" : ".less";
-    Amount kind = step.move().amount();
-    return Wording.text(
-        "fix." + step.move().measure().key() + direction, bare(kind, step.amount()));
-  }
-
-  private static String spoken(Amount kind, double amount) {
-    String unit =
-        switch (kind) {
-          case PIXELS -> " px";
-          case DEGREES -> "°";
-          case FACTOR -> " ×";
-        };
-    return bare(kind, amount) + unit;
-  }
-
-  private static String bare(Amount kind, double amount) {
-    return switch (kind) {
-      case PIXELS -> Wording.number(Math.abs(amount), Math.abs(amount) < 3 ? 1 : 0);
-      case DEGREES -> Wording.number(Math.abs(amount), 1);
-      case FACTOR -> Wording.number(Math.exp(amount), 2);
-    };
-  }
-
-  private static String sentence(List<String> phrases) {
-    String joined = String.join(", ", phrases);
-    return Character.toUpperCase(joined.charAt(0)) + joined.substring(1);
-  }
-
-  private static String why(RuleScore score) {
-    Rule rule = score.rule();
-    Measure measure = rule.measure();
-    return score
-        .reading()
-        .map(
-            reading ->
-                Wording.text(
-                    "fix.why",
-                    Wording.name(measure),
-                    Wording.number(measure.unit(), reading.value()),
-                    Wording.unit(measure.unit()),
-                    Wording.number(measure.unit(), rule.low()),
-                    Wording.number(measure.unit(), rule.high())))
-        .orElse(Wording.name(measure));
-  }
-
-  private Optional<Fix> pixelFix(RuleScore score) {
-    Rule rule = score.rule();
-    Measure measure = rule.measure();
-    // What no hand can take hold of by itself, such as how symmetrical it all is, has no words.
-    boolean hasWords = Wording.has("fix." + measure.key() + ".more");
-    if (!hasWords || !rule.isScored() || score.z().isEmpty() || !score.misses()) {
-      return Optional.empty();
+  /**
+   * An act that comes right by the moves of another is not asked for by itself: raising the eyes
+   * mends the thirds of the face too.
+   */
+  private List<Fix> joined(List<Fix> fixes) {
+    List<Fix> joined = new ArrayList<>();
+    Set<Act> taken = new HashSet<>();
+    for (Fix fix : fixes) {
+      if (taken.contains(fix.act())) {
+        continue;
+      }
+      List<Act> along = new ArrayList<>();
+      if (!fix.steps().isEmpty()) {
+        Map<Measure, MeasureResult> after = corrected(moved(fix.steps()), fix.changes());
+        for (Fix other : fixes) {
+          if (other != fix && !taken.contains(other.act()) && isRight(other, after)) {
+            along.add(other.act());
+          }
+        }
+      }
+      taken.add(fix.act());
+      taken.addAll(along);
+      joined.add(
+          new Fix(
+              fix.act(), fix.direction(), fix.changes(), along, fix.pointsGained(), fix.steps()));
     }
+    return joined;
+  }
+
+  private Marks moved(List<Move.Step> steps) {
+    Marks marks = redraw.marks();
+    for (Move.Step step : steps) {
+      marks =
+          marks.moved(
+              List.of(step.landmark()), p -> p.plus(new Point(step.dxPixels(), step.dyPixels())));
+    }
+    return marks;
+  }
+
+  private static boolean isRight(Fix fix, Map<Measure, MeasureResult> after) {
+    return fix.rules().stream()
+        .allMatch(
+            rule ->
+                after
+                    .get(rule.measure())
+                    .reading()
+                    .filter(reading -> Math.abs(rule.z(reading.value())) <= 1)
+                    .isPresent());
+  }
+
+  private Optional<Double> pointsOf(Marks marks, List<Change> changes) {
+    return scorer.byRules(marks.view(), corrected(marks, changes));
+  }
+
+  /** All readings as they are after a correction. */
+  private Map<Measure, MeasureResult> corrected(Marks marks, List<Change> changes) {
     Map<Measure, MeasureResult> corrected = new LinkedHashMap<>(results);
-    corrected.put(
-        measure,
-        new Reading(measure, rule.centre(), OptionalDouble.empty(), Reading.Method.FROM_PIXELS));
-    double gained = scorer.overall(redraw.marks().view(), corrected, house).orElse(points) - points;
-    double z = score.z().orElse(0.0);
-    String text = Wording.text("fix." + measure.key() + (z < 0 ? ".more" : ".less"), target(rule));
-    return Optional.of(
-        new Fix(
-            part(measure),
-            sentence(List.of(text)),
-            why(score),
-            Wording.miss(measure, z),
-            gained,
-            List.of(),
-            List.of(rule)));
-  }
-
-  /** The rule's centre as a hand needs it: a line's weight in pixels of this canvas. */
-  private String target(Rule rule) {
-    Measure measure = rule.measure();
-    OptionalDouble pixels = measure.pixels(rule.centre(), redraw);
-    if (pixels.isPresent()) {
-      double width = pixels.getAsDouble();
-      return Wording.number(width, width < 100 ? 1 : 0);
+    if (!marks.equals(redraw.marks())) {
+      results.forEach(
+          (measure, before) -> {
+            if (!measure.isFromPixels() && before.reading().isPresent()) {
+              OptionalDouble value = measure.valueOf(marks);
+              corrected.put(
+                  measure,
+                  value.isPresent()
+                      ? new Reading(
+                          measure,
+                          value.getAsDouble(),
+                          OptionalDouble.empty(),
+                          Reading.Method.MARKED)
+                      : NoReading.because(NoReading.Reason.POINTS_IMPOSSIBLE));
+            }
+          });
     }
-    return Wording.number(measure.unit(), rule.centre());
-  }
-
-  private static Part part(Measure measure) {
-    return switch (measure.group()) {
-      case LINE -> Part.LINE;
-      case COLOUR -> Part.COLOURS;
-      case PART -> Part.PARTS;
-      case EDGE -> Part.EDGES;
-      default -> Part.VALUES;
-    };
-  }
-
-  private Optional<Double> points(Evidence evidence) {
-    return scorer.overall(evidence.marks().view(), MeasureCatalogue.readAll(evidence), house);
+    for (Change change : changes) {
+      if (change instanceof Change.Redrawn) {
+        Rule rule = change.score().rule();
+        corrected.put(
+            rule.measure(),
+            new Reading(
+                rule.measure(), rule.centre(), OptionalDouble.empty(), Reading.Method.FROM_PIXELS));
+      }
+    }
+    return corrected;
   }
 }

@@ -1,24 +1,35 @@
 package penmirror.core.scoring;
 
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import penmirror.core.measure.MeasureGroup;
+import penmirror.core.act.Act;
+import penmirror.core.act.ActGroup;
 
 /**
  * How close a redraw comes to a style. All scores in points, 0 to 100, higher is closer.
  *
- * @param overall of rules, nearness and house colours; empty when nothing was measured
- * @param interval middle 90 % over resampled works and marks; empty when nothing was measured
- * @param coverage weight of what could be measured over the weight of all rules in scope, [0, 1]
- * @param own what the illustrator's own works reach against each other; empty under two works
- * @param byRules weighted mean of the credits of all rules; empty when nothing was measured
+ * @param overall mean of both answers; empty when nothing was measured
+ * @param interval middle 90 % of it over resampled works and marks; empty when nothing was measured
+ * @param coverage weight of the acts that could be measured over the weight of all in scope, [0, 1]
+ * @param own what the illustrator's own works reach overall against each other; empty under two
+ *     works
+ * @param byRules the answer that says what to do: how far the acts of the style are kept; empty
+ *     when nothing was measured
+ * @param ownByRules what the illustrator's own works reach by the rules
+ * @param glance the answer that says whose it looks like: nearness to single works and house
+ *     colours; empty where neither can be told
  * @param nearest the works it lies nearest to, nearest first
  * @param houseColours how far its colours are those that recur across the works; empty where
  *     colours were not read
- * @param groups weighted mean of the credits in each group that has a measured rule
+ * @param groups what each group of acts reached of what it holds of the hundred by the rules
+ * @param acts every act in scope, in the order of the sheet
+ * @param shares what each measured act reached of what it holds of the hundred by the rules
  * @param rules every rule in scope with its reading, in the catalogue's order
  * @param fixes what to change, best gain first
+ * @param mended points by the rules once the first three fixes are done, and once all are
  */
 public record Score(
     Optional<Double> overall,
@@ -26,11 +37,30 @@ public record Score(
     double coverage,
     Optional<OwnRange> own,
     Optional<Double> byRules,
+    Optional<OwnRange> ownByRules,
+    Optional<Double> glance,
     List<Nearness> nearest,
     Optional<Double> houseColours,
-    Map<MeasureGroup, Double> groups,
+    Map<ActGroup, Share> groups,
+    List<ActScore> acts,
+    Map<Act, Share> shares,
     List<RuleScore> rules,
-    List<Fix> fixes) {
+    List<Fix> fixes,
+    Optional<Mended> mended) {
+
+  /** Points reached of points that could be. */
+  public record Share(double points, double of) {
+    Share plus(Share other) {
+      return new Share(points + other.points, of + other.of);
+    }
+  }
+
+  /**
+   * Points by the rules, found by doing the fixes together and scoring again.
+   *
+   * @param firstThree after the first three, or after all where there are fewer
+   */
+  public record Mended(double firstThree, double all) {}
 
   /**
    * Points from low to high.
@@ -54,23 +84,15 @@ public record Score(
 
   public Score {
     nearest = List.copyOf(nearest);
-    groups = Map.copyOf(groups);
+    groups = groups.isEmpty() ? Map.of() : new EnumMap<>(groups);
+    acts = List.copyOf(acts);
+    shares = new LinkedHashMap<>(shares);
     rules = List.copyOf(rules);
     fixes = List.copyOf(fixes);
   }
 
-  /**
-   * Points once every fix is done, as far as their gains add up: the overall score plus each gain,
-   * at most 100. Fixes that touch the same rule count twice, so this is an upper hope and not a
-   * score. Empty without a score.
-   */
-  public Optional<Double> pointsIfAllFixed() {
-    double gained = fixes.stream().mapToDouble(Fix::pointsGained).sum();
-    return overall.map(points -> Math.min(100, points + gained));
-  }
-
-  /** Whether the redraw reaches what the illustrator's own works reach; empty when unknown. */
+  /** Whether the redraw keeps the rules as the illustrator's own works do; empty when unknown. */
   public Optional<Boolean> belongs() {
-    return overall.flatMap(points -> own.map(range -> points >= range.belongsFrom()));
+    return byRules.flatMap(points -> ownByRules.map(range -> points >= range.belongsFrom()));
   }
 }

@@ -1,7 +1,6 @@
 package penmirror.core.scoring;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,7 +15,6 @@ import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.Measure.Comparison;
-import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.NoReading.Reason;
@@ -34,13 +32,15 @@ import penmirror.core.style.StyleSheet;
 /**
  * Holds a redraw against a sheet.
  *
- * <p>By its rules a redraw reaches C = 100 · Σ w·credit / Σ w over the rules that could be
- * measured. A reading inside its band has credit 1, one further tolerance halves it. A rule that
- * cannot be measured (a hidden hand, another view) is left out and lowers the coverage; a thing
- * that is measured and not there at all (no line in a style of lines) has credit 0.
+ * <p>Two answers. By the rules: the acts of the style, C = 100 · Σ w·credit / Σ w over those that
+ * could be measured, the few that make or break it sharing half. A reading inside its band has
+ * credit 1, one further tolerance halves it. A rule that cannot be measured (a hidden hand, another
+ * view) is left out and lowers the coverage; a thing that is measured and not there at all (no line
+ * in a style of lines) has credit 0.
  *
- * <p>The overall score is 0.9 · (C + N) / 2 + 0.1 · H, with the nearness N to the two nearest works
- * and the house colours H. What cannot be told (one work alone, no colours) is left out.
+ * <p>At a glance: the nearness N to the two nearest works over all readings, whether a hand can
+ * obey them or not, and the house colours H. The overall score is their mean, 0.45 · C + 0.45 · N +
+ * 0.1 · H. What cannot be told (one work alone, no colours) is left out.
  */
 public final class Scorer {
   /** Resampled scores behind the interval. More makes it steadier, not narrower. */
@@ -54,7 +54,7 @@ public final class Scorer {
   private final StyleSheet sheet;
 
   /** What depends on the sheet alone is made when first needed, and serves all redraws after. */
-  private @Nullable Optional<OwnRange> ownRange;
+  private @Nullable Own own;
 
   private @Nullable List<StyleSheet> drawnSheets;
 
@@ -73,24 +73,31 @@ public final class Scorer {
     Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw);
     View view = redraw.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
+    ByActs byActs = ByActs.of(sheet, rules);
     List<Swatch> flats = redraw.pixels().map(PixelReadings::flats).orElse(List.of());
     Optional<Double> house = houseColours(sheet, flats);
     List<Nearness> nearest = nearest(sheet, results);
-    Optional<Double> byRules = byRules(rules);
+    Optional<Double> byRules = byActs.points();
+    Optional<Double> glance = glance(nearest, house);
     Optional<Double> overall = overall(byRules, nearest, house);
+    FixFinder finder = new FixFinder(this, redraw, results, byActs);
+    List<Fix> fixes = overall.isPresent() ? finder.fixes() : List.of();
     return new Score(
         overall,
         overall.map(points -> interval(view, results, house, points)),
-        coverage(rules),
-        ownRange(),
+        byActs.coverage(),
+        own().overall(),
         byRules,
+        own().byRules(),
+        byRules.flatMap(points -> glance),
         nearest.stream().limit(Nearness.NEAREST).toList(),
         house,
-        groups(rules),
+        byActs.groups(),
+        byActs.acts(),
+        byActs.shares(),
         rules,
-        overall.isPresent()
-            ? new FixFinder(this, redraw, results, rules, house).fixes()
-            : List.of());
+        fixes,
+        fixes.isEmpty() ? Optional.empty() : Optional.of(finder.mended(fixes)));
   }
 
   /**
@@ -102,13 +109,19 @@ public final class Scorer {
     View view = evidence.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
     List<Swatch> flats = evidence.pixels().map(PixelReadings::flats).orElse(List.of());
-    return overall(byRules(rules), nearest(sheet, results), houseColours(sheet, flats))
-        .map(points -> points * coverage(rules));
+    ByActs byActs = ByActs.of(sheet, rules);
+    return overall(byActs.points(), nearest(sheet, results), houseColours(sheet, flats))
+        .map(points -> points * byActs.coverage());
   }
 
-  /** Overall points alone, for readings that were changed by hand; empty when nothing counts. */
-  Optional<Double> overall(View view, Map<Measure, MeasureResult> results, Optional<Double> house) {
-    return overall(byRules(ruleScores(sheet, view, results)), nearest(sheet, results), house);
+  /** Points by the rules, for readings that were changed by hand; empty when nothing counts. */
+  Optional<Double> byRules(View view, Map<Measure, MeasureResult> results) {
+    return byRules(sheet, view, results);
+  }
+
+  private static Optional<Double> byRules(
+      StyleSheet sheet, View view, Map<Measure, MeasureResult> results) {
+    return ByActs.of(sheet, ruleScores(sheet, view, results)).points();
   }
 
   private static List<Nearness> nearest(StyleSheet sheet, Map<Measure, MeasureResult> results) {
@@ -125,14 +138,26 @@ public final class Scorer {
   /** Empty when no rule could be measured. */
   private static Optional<Double> overall(
       Optional<Double> byRules, List<Nearness> nearest, Optional<Double> house) {
-    if (byRules.isEmpty()) {
-      return Optional.empty();
-    }
     OptionalDouble near = Nearness.ofNearest(nearest);
-    double points =
-        near.isPresent() ? (byRules.get() + 100 * near.getAsDouble()) / 2 : byRules.get();
-    double colours = house.orElse(points);
-    return Optional.of((1 - HOUSE_SHARE) * points + HOUSE_SHARE * colours);
+    return byRules.map(
+        c -> {
+          double points = near.isPresent() ? (c + 100 * near.getAsDouble()) / 2 : c;
+          return (1 - HOUSE_SHARE) * points + HOUSE_SHARE * house.orElse(points);
+        });
+  }
+
+  /** The same without the rules; empty where there is neither a work beside nor a house colour. */
+  private static Optional<Double> glance(List<Nearness> nearest, Optional<Double> house) {
+    OptionalDouble near = Nearness.ofNearest(nearest);
+    if (near.isEmpty()) {
+      return house;
+    }
+    double points = 100 * near.getAsDouble();
+    double weight = (1 - HOUSE_SHARE) / 2;
+    return Optional.of(
+        house
+            .map(h -> (weight * points + HOUSE_SHARE * h) / (weight + HOUSE_SHARE))
+            .orElse(points));
   }
 
   private static List<RuleScore> ruleScores(
@@ -178,55 +203,29 @@ public final class Scorer {
     return off ? Optional.of(z) : Optional.empty();
   }
 
-  private static Optional<Double> byRules(List<RuleScore> rules) {
-    double weight = 0;
-    double sum = 0;
-    for (RuleScore score : rules) {
-      if (score.credit().isPresent()) {
-        weight += score.rule().weight();
-        sum += score.rule().weight() * score.credit().get();
-      }
+  /** What the illustrator's own works reach, each scored by rules made from the others. */
+  private record Own(Optional<OwnRange> overall, Optional<OwnRange> byRules) {}
+
+  private synchronized Own own() {
+    if (own == null) {
+      own = ownOf(sheet);
     }
-    return weight == 0 ? Optional.empty() : Optional.of(100 * sum / weight);
+    return own;
   }
 
-  private static double coverage(List<RuleScore> rules) {
-    double all = rules.stream().mapToDouble(score -> score.rule().weight()).sum();
-    double measured =
-        rules.stream()
-            .filter(score -> score.credit().isPresent())
-            .mapToDouble(score -> score.rule().weight())
-            .sum();
-    return all == 0 ? 0 : measured / all;
+  private static Own ownOf(StyleSheet sheet) {
+    List<Double> overall = new ArrayList<>();
+    List<Double> byRules = new ArrayList<>();
+    for (MeasuredWork work : sheet.works()) {
+      List<MeasuredWork> others = sheet.works().stream().filter(other -> other != work).toList();
+      StyleSheet without = sheet.rulesOver(others);
+      ownPoints(without, work).ifPresent(overall::add);
+      byRules(without, work.view(), results(work)).ifPresent(byRules::add);
+    }
+    return new Own(range(overall), range(byRules));
   }
 
-  private static Map<MeasureGroup, Double> groups(List<RuleScore> rules) {
-    Map<MeasureGroup, Double> groups = new EnumMap<>(MeasureGroup.class);
-    for (MeasureGroup group : MeasureGroup.values()) {
-      byRules(rules.stream().filter(score -> score.rule().measure().group() == group).toList())
-          .ifPresent(points -> groups.put(group, points));
-    }
-    return groups;
-  }
-
-  /** Each work scored by rules made from the others. */
-  private synchronized Optional<OwnRange> ownRange() {
-    if (ownRange == null) {
-      ownRange = ownRangeOf(sheet);
-    }
-    return ownRange;
-  }
-
-  private static Optional<OwnRange> ownRangeOf(StyleSheet sheet) {
-    List<MeasuredWork> works = sheet.works();
-    if (works.size() < 2) {
-      return Optional.empty();
-    }
-    List<Double> points = new ArrayList<>();
-    for (MeasuredWork work : works) {
-      List<MeasuredWork> others = works.stream().filter(other -> other != work).toList();
-      ownPoints(sheet.rulesOver(others), work).ifPresent(points::add);
-    }
+  private static Optional<OwnRange> range(List<Double> points) {
     if (points.size() < 2) {
       return Optional.empty();
     }
@@ -240,10 +239,21 @@ public final class Scorer {
   public static Optional<Double> ownPoints(StyleSheet sheet, MeasuredWork work) {
     Map<Measure, MeasureResult> results = results(work);
     return overall(
-        byRules(ruleScores(sheet, work.view(), results)),
+        byRules(sheet, work.view(), results),
         nearest(sheet, results),
         houseColours(sheet, work.flats()));
   }
+
+  /** Both answers for a work that is known by its readings alone. */
+  public static Both bothOf(StyleSheet sheet, MeasuredWork work) {
+    Map<Measure, MeasureResult> results = results(work);
+    return new Both(
+        byRules(sheet, work.view(), results),
+        glance(nearest(sheet, results), houseColours(sheet, work.flats())));
+  }
+
+  /** By the rules and at a glance, each empty where it cannot be told. */
+  public record Both(Optional<Double> byRules, Optional<Double> glance) {}
 
   /** Points of the house colours; empty where they cannot be told. */
   private static Optional<Double> houseColours(StyleSheet sheet, List<Swatch> flats) {
@@ -296,7 +306,7 @@ public final class Scorer {
       }
       // House colours stay: they hang on the works as a whole, and a work drawn twice would know
       // itself.
-      overall(byRules(ruleScores(drawn, view, shaken)), nearest(drawn, shaken), house)
+      overall(byRules(drawn, view, shaken), nearest(drawn, shaken), house)
           .ifPresent(drawnPoints::add);
     }
     if (drawnPoints.isEmpty()) {

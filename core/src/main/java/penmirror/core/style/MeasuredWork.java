@@ -5,9 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import penmirror.core.colour.Swatch;
+import penmirror.core.figure.Framing;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
@@ -19,6 +21,7 @@ import penmirror.core.reading.MeasureCatalogue;
  * One picture with what was read from it.
  *
  * @param id how the owner knows the work; its number on the wall or its file name
+ * @param framing how much of the figure it shows; empty where nobody knows
  * @param weight how much it counts in the middle of a rule against other works, above 0
  * @param values in the unit of each measure; measures without a reading are absent
  * @param notThere what was looked for in the pixels and is truly not there, such as the width of
@@ -30,6 +33,7 @@ public record MeasuredWork(
     String title,
     String credit,
     View view,
+    Optional<Framing> framing,
     Map<Measure, Double> values,
     Set<Measure> notThere,
     List<Swatch> swatches,
@@ -54,11 +58,18 @@ public record MeasuredWork(
       View view,
       Map<Measure, Double> values,
       List<Swatch> swatches) {
-    this(id, title, credit, view, values, Set.of(), swatches, List.of(), 1);
+    this(id, title, credit, view, Optional.empty(), values, Set.of(), swatches, List.of(), 1);
   }
 
   public MeasuredWork weighing(double newWeight) {
-    return new MeasuredWork(id, title, credit, view, values, notThere, swatches, flats, newWeight);
+    return new MeasuredWork(
+        id, title, credit, view, framing, values, notThere, swatches, flats, newWeight);
+  }
+
+  /** The same work where somebody said how much it shows. */
+  public MeasuredWork framed(Framing said) {
+    return new MeasuredWork(
+        id, title, credit, view, Optional.of(said), values, notThere, swatches, flats, weight);
   }
 
   /** Counted in heads straight down from the crown. */
@@ -84,6 +95,7 @@ public record MeasuredWork(
         title,
         credit,
         evidence.marks().view(),
+        Framing.shownBy(evidence.marks()),
         values,
         notThere,
         evidence.pixels().map(PixelReadings::swatches).orElse(List.of()),
@@ -97,6 +109,7 @@ public record MeasuredWork(
     kept.keySet().removeIf(measures);
     Set<Measure> absent = new LinkedHashSet<>(notThere);
     absent.removeIf(measures);
-    return new MeasuredWork(id, title, credit, view, kept, absent, swatches, flats, weight);
+    return new MeasuredWork(
+        id, title, credit, view, framing, kept, absent, swatches, flats, weight);
   }
 }

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import penmirror.core.act.Act;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
@@ -22,6 +23,8 @@ import penmirror.core.reading.MeasureCatalogue;
  * @param rules in the catalogue's order; measures that no work has are absent
  * @param markingErrors how far readings differ when the same figure is marked twice, in the scale
  *     of each measure; only where that was measured
+ * @param makeOrBreak the acts that share half of a score, first the one that matters most; none
+ *     where nobody has said so
  */
 public record StyleSheet(
     String name,
@@ -29,7 +32,8 @@ public record StyleSheet(
     List<MeasuredWork> works,
     List<Rule> rules,
     List<PaletteColour> palette,
-    Map<Measure, Double> markingErrors) {
+    Map<Measure, Double> markingErrors,
+    List<Act> makeOrBreak) {
 
   /** Colours of two works nearer than this in OKLab are one colour of the style. */
   private static final double SAME_COLOUR = 0.04;
@@ -41,6 +45,7 @@ public record StyleSheet(
     rules = List.copyOf(rules);
     palette = List.copyOf(palette);
     markingErrors = Map.copyOf(markingErrors);
+    makeOrBreak = List.copyOf(makeOrBreak);
   }
 
   /** The sheet over any number of works, none included: then it has no rules. */
@@ -52,7 +57,13 @@ public record StyleSheet(
   public static StyleSheet of(
       String name, View view, List<MeasuredWork> works, Map<Measure, Double> markingErrors) {
     return new StyleSheet(
-        name, view, works, rules(view, works, markingErrors), palette(works), markingErrors);
+        name,
+        view,
+        works,
+        rules(view, works, markingErrors),
+        palette(works),
+        markingErrors,
+        List.of());
   }
 
   /**
@@ -60,7 +71,35 @@ public record StyleSheet(
    */
   public StyleSheet rulesOver(List<MeasuredWork> others) {
     return new StyleSheet(
-        name, view, others, rules(view, others, markingErrors), List.of(), markingErrors);
+        name,
+        view,
+        others,
+        rules(view, others, markingErrors),
+        List.of(),
+        markingErrors,
+        makeOrBreak);
+  }
+
+  /** This sheet with the acts that make or break it. */
+  public StyleSheet makingOrBreaking(List<Act> acts) {
+    return new StyleSheet(name, view, works, rules, palette, markingErrors, acts);
+  }
+
+  /** The rules of one act, in the order of its readings; empty where the works have none. */
+  public List<Rule> rules(Act act) {
+    return act.readings().stream()
+        .filter(measure -> isAsked(act, measure))
+        .flatMap(measure -> rule(measure).stream())
+        .toList();
+  }
+
+  /** Whether works have of it what this reading tells how they do it. */
+  public boolean isAsked(Act act, Measure measure) {
+    return act.presence()
+        .filter(presence -> presence.measure() != measure)
+        .flatMap(
+            presence -> rule(presence.measure()).map(rule -> rule.centre() >= presence.least()))
+        .orElse(true);
   }
 
   public Optional<Rule> rule(Measure measure) {
@@ -95,7 +134,16 @@ public record StyleSheet(
 
   private static boolean inScope(Measure measure, MeasuredWork work, View view) {
     return measure.views().contains(work.view())
-        && (measure.comparison() == Comparison.ACROSS_VIEWS || work.view() == view);
+        && (measure.comparison() == Comparison.ACROSS_VIEWS || work.view() == view)
+        && canShow(measure, work);
+  }
+
+  /** A portrait says nothing of legs, neither for a rule nor against it. */
+  private static boolean canShow(Measure measure, MeasuredWork work) {
+    return work.values().containsKey(measure)
+        || work.framing()
+            .map(framing -> measure.needs().stream().allMatch(framing::canShow))
+            .orElse(true);
   }
 
   private static List<Rule> rules(

@@ -2,7 +2,6 @@ package penmirror.core.move;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.offset;
-import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.util.List;
 import java.util.Random;
@@ -22,6 +21,10 @@ import penmirror.core.reading.MeasureCatalogue;
 
 class MovesTest {
   private static final Marks ADULT = Canon.realistic();
+
+  static List<Move> inPixels() {
+    return Moves.all().stream().filter(move -> move.amount() == Move.Amount.PIXELS).toList();
+  }
 
   @Test
   void everyMarkedMeasureThatCountsHasItsMove() {
@@ -72,8 +75,7 @@ class MovesTest {
           ADULT.moved(
               List.of(Landmark.values()),
               p -> p.plus(new Point(3 * random.nextGaussian(), 3 * random.nextGaussian())));
-      double here = move.scaledValue(crooked, 0).orElse(Double.NaN);
-      assumeThat(here).isFinite();
+      double here = move.scaledValue(crooked, 0).orElseThrow();
       double target = here + 0.3 * move.measure().spreadAmongStyles();
       if (MoveSolver.solve(move, crooked, target) instanceof Solution.Reached reached) {
         assertThat(move.scaledValue(crooked, reached.amount()).orElseThrow())
@@ -104,9 +106,8 @@ class MovesTest {
 
   /** Said in pixels, done in pixels: the page tells the amount and the arrow shows the step. */
   @ParameterizedTest
-  @MethodSource("penmirror.core.move.Moves#all")
+  @MethodSource("inPixels")
   void anAmountInPixelsIsHowFarThePointsGo(Move move) {
-    assumeThat(move.amount()).isEqualTo(Move.Amount.PIXELS);
     assertThat(Move.steps(ADULT, move.apply(ADULT, 4)))
         .as(move.name())
         .allSatisfy(step -> assertThat(step.pixels()).isCloseTo(4, offset(1e-9)));

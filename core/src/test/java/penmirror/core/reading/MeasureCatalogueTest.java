@@ -15,7 +15,6 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.Scale;
 import penmirror.core.measure.Unit;
-import penmirror.core.measure.Wording;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
@@ -25,6 +24,7 @@ import penmirror.core.measure.region.LayoutMeasures;
 import penmirror.core.measure.region.PartMeasures;
 import penmirror.core.measure.region.ShapeMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.words.Wording;
 
 class MeasureCatalogueTest {
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -21,6 +22,7 @@ import penmirror.core.move.Solution;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.FixWords;
 
 /** Each move undoes the slip it is for, in either direction, and leaves small ones alone. */
 class EveryFixTest {
@@ -33,11 +35,11 @@ class EveryFixTest {
       Score score = score(move, slipped);
       Fix fix =
           score.fixes().stream()
-              .filter(f -> f.part() == part(move))
+              .filter(f -> f.act().equals(Acts.of(move.measure()).orElseThrow()))
               .findFirst()
               .orElseThrow(() -> new AssertionError(move + " has no fix"));
       Marks corrected = slipped;
-      for (Move.Step step : fix.moves()) {
+      for (Move.Step step : fix.steps()) {
         corrected =
             corrected.moved(
                 List.of(step.landmark()),
@@ -48,8 +50,8 @@ class EveryFixTest {
           .as("%s by %d", move, direction)
           .isCloseTo(0, offset(0.01));
       assertThat(fix.pointsGained()).isPositive();
-      assertThat(fix.instruction()).matches("[A-Z].*").doesNotContain("{");
-      assertThat(fix.why()).contains("rule").doesNotContain("{");
+      assertThat(FixWords.instruction(fix)).matches("[A-Z].*").doesNotContain("{");
+      assertThat(FixWords.why(fix)).contains("now").doesNotContain("{");
     }
   }
 
@@ -111,9 +113,5 @@ class EveryFixTest {
             List.of(new MeasuredWork("1", "t", "", View.FRONT, Map.of(), List.of())));
     assertThat(new Scorer(empty).score(new Evidence(Canon.realistic(), Optional.empty())).overall())
         .isEmpty();
-  }
-
-  private static Fix.Part part(Move move) {
-    return Fix.Part.valueOf(move.feature().name());
   }
 }

@@ -10,6 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import penmirror.core.act.Act;
+import penmirror.core.act.ActGroup;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -19,7 +22,6 @@ import penmirror.core.geometry.Point;
 import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
@@ -28,6 +30,7 @@ import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.move.Move;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.FixWords;
 
 class ScorerTest {
   private static final List<Landmark> LEFT_EYE =
@@ -78,29 +81,65 @@ class ScorerTest {
             .with(Landmark.MOUTH_R, Mark.hidden());
     Score score = new Scorer(sheet()).score(evidence(noMouth));
     assertThat(score.byRules().orElseThrow()).isCloseTo(100, offset(1e-9));
-    double all = score.rules().stream().mapToDouble(r -> r.rule().weight()).sum();
+    double all = score.acts().stream().mapToDouble(ScorerTest::heaviest).sum();
     double mouth =
-        score.rules().stream()
-            .filter(r -> r.rule().measure().key().startsWith("mouth."))
-            .mapToDouble(r -> r.rule().weight())
+        score.acts().stream()
+            .filter(act -> act.act().key().equals("mouth"))
+            .mapToDouble(ScorerTest::heaviest)
             .sum();
     assertThat(mouth).isPositive();
     assertThat(score.coverage()).isCloseTo(1 - mouth / all, offset(1e-9));
   }
 
   @Test
-  void byRulesItIsTheWeightedMeanOfTheCredits() {
+  void byRulesItIsTheWeightedMeanOfTheActs() {
     Score score = new Scorer(sheet()).score(evidence(eyesUp(20)));
-    double weight = score.rules().stream().mapToDouble(r -> r.rule().weight()).sum();
-    double sum =
-        score.rules().stream().mapToDouble(r -> r.rule().weight() * r.credit().orElseThrow()).sum();
+    double weight = 0;
+    double sum = 0;
+    for (ActScore act : score.acts()) {
+      // Each act: its readings by their weights, and as heavy as the heaviest of them.
+      double weights = act.rules().stream().mapToDouble(r -> r.rule().weight()).sum();
+      double credits =
+          act.rules().stream().mapToDouble(r -> r.rule().weight() * r.credit().orElseThrow()).sum();
+      weight += heaviest(act);
+      sum += heaviest(act) * credits / weights;
+    }
     assertThat(score.byRules().orElseThrow()).isCloseTo(100 * sum / weight, offset(1e-9));
     double near = (score.nearest().get(0).share() + score.nearest().get(1).share()) / 2;
     double points = (100 * sum / weight + 100 * near) / 2;
     assertThat(score.houseColours()).as("no colours were read").isEmpty();
     assertThat(score.overall().orElseThrow()).isCloseTo(points, offset(1e-9));
-    assertThat(score.groups().get(MeasureGroup.FACE))
-        .isLessThan(score.groups().get(MeasureGroup.PROPORTION));
+    Score.Share face = score.groups().get(ActGroup.FACE);
+    Score.Share body = score.groups().get(ActGroup.PROPORTION);
+    assertThat(face.points() / face.of()).isLessThan(body.points() / body.of());
+  }
+
+  private static double heaviest(ActScore act) {
+    return act.rules().stream().mapToDouble(r -> r.rule().weight()).max().orElseThrow();
+  }
+
+  /** What is shown adds up to the whole, with and without acts that make or break it. */
+  @Test
+  void groupsAndActsAddUpToTheScore() {
+    for (List<Act> few : List.of(List.<Act>of(), List.of(Acts.byKey("eye-height").orElseThrow()))) {
+      Score score = new Scorer(sheet().makingOrBreaking(few)).score(evidence(eyesUp(20)));
+      double groups = score.groups().values().stream().mapToDouble(Score.Share::points).sum();
+      double acts = score.shares().values().stream().mapToDouble(Score.Share::points).sum();
+      double of = score.shares().values().stream().mapToDouble(Score.Share::of).sum();
+      assertThat(groups).isCloseTo(score.byRules().orElseThrow(), offset(1e-9));
+      assertThat(acts).isCloseTo(score.byRules().orElseThrow(), offset(1e-9));
+      assertThat(of).isCloseTo(100, offset(1e-9));
+    }
+  }
+
+  /** What makes or breaks it holds fifty of the hundred, however many other acts there are. */
+  @Test
+  void theFewShareHalf() {
+    Act eyes = Acts.byKey("eye-height").orElseThrow();
+    Score score = new Scorer(sheet().makingOrBreaking(List.of(eyes))).score(evidence(eyesUp(20)));
+    assertThat(score.shares().get(eyes).of()).isCloseTo(50, offset(1e-9));
+    double plain = new Scorer(sheet()).score(evidence(eyesUp(20))).byRules().orElseThrow();
+    assertThat(score.byRules().orElseThrow()).isLessThan(plain);
   }
 
   /** Eyes drawn 20 px too high and 18 % too large come back as just that, in pixels. */
@@ -116,21 +155,29 @@ class ScorerTest {
       slipped = slipped.moved(eye, p -> centre.plus(p.minus(centre).times(1.3)));
     }
     Score score = new Scorer(sheet()).score(evidence(slipped));
-    Fix first = score.fixes().get(0);
-    assertThat(first.part()).isEqualTo(Fix.Part.EYES);
-    assertThat(first.instruction()).contains("ower both eyes 20 px").contains("0.77");
-    assertThat(first.miss()).startsWith("eyes").endsWith("high");
-    assertThat(first.pointsGained()).isPositive();
-    for (Move.Step move : first.moves()) {
-      Point corrected =
-          slipped
-              .point(move.landmark())
-              .orElseThrow()
-              .plus(new Point(move.dxPixels(), move.dyPixels()));
-      assertThat(corrected.distanceTo(Canon.realistic().point(move.landmark()).orElseThrow()))
-          .as(move.landmark().key())
+    List<Fix> two = score.fixes().subList(0, 2);
+    assertThat(two.stream().map(Fix::key))
+        .containsExactlyInAnyOrder("eye-height.more", "eye-size.less");
+    List<String> words = two.stream().map(FixWords::instruction).toList();
+    assertThat(words).anyMatch(text -> text.startsWith("Lower both eyes 20 px"));
+    assertThat(words).anyMatch(text -> text.contains("0.77"));
+    assertThat(two.stream().map(FixWords::miss)).anyMatch(text -> text.matches("eyes .*high"));
+    // Done together they put every point of the eyes back where it was.
+    Marks corrected = slipped;
+    for (Fix fix : two) {
+      assertThat(fix.pointsGained()).isPositive();
+      for (Move.Step move : fix.steps()) {
+        corrected =
+            corrected.moved(
+                List.of(move.landmark()), p -> p.plus(new Point(move.dxPixels(), move.dyPixels())));
+      }
+    }
+    for (Landmark landmark : LEFT_EYE) {
+      assertThat(corrected.require(landmark).distanceTo(Canon.realistic().require(landmark)))
+          .as(landmark.key())
           .isLessThan(0.5);
     }
+    assertThat(score.mended().orElseThrow().all()).isCloseTo(100, offset(1.0));
   }
 
   @Test
@@ -141,31 +188,32 @@ class ScorerTest {
     assertThat(before.fixes()).hasSizeGreaterThanOrEqualTo(2);
     for (Fix fix : before.fixes()) {
       Marks corrected = slipped;
-      for (Move.Step move : fix.moves()) {
+      for (Move.Step move : fix.steps()) {
         corrected =
             corrected.moved(
                 List.of(move.landmark()), p -> p.plus(new Point(move.dxPixels(), move.dyPixels())));
       }
       assertThat(
-              scorer.score(evidence(corrected)).overall().orElseThrow()
-                  - before.overall().orElseThrow())
-          .as(fix.instruction())
+              scorer.score(evidence(corrected)).byRules().orElseThrow()
+                  - before.byRules().orElseThrow())
+          .as(fix.key())
           .isCloseTo(fix.pointsGained(), offset(1e-6));
     }
     assertThat(before.fixes())
         .isSortedAccordingTo((a, b) -> Double.compare(b.pointsGained(), a.pointsGained()));
   }
 
+  /** Done together the fixes win what scoring them together says, and never more than there is. */
   @Test
-  void allGainsTogetherAreNeverMoreThanFull() {
+  void whatIsMendedIsScoredAgain() {
     Score score = new Scorer(sheet()).score(evidence(eyesUp(25)));
-    double sum = score.fixes().stream().mapToDouble(Fix::pointsGained).sum();
-    assertThat(score.pointsIfAllFixed().orElseThrow())
-        .isCloseTo(Math.min(100, score.overall().orElseThrow() + sum), offset(1e-9));
+    Score.Mended mended = score.mended().orElseThrow();
+    assertThat(mended.all()).isGreaterThan(score.byRules().orElseThrow()).isLessThanOrEqualTo(100);
+    assertThat(mended.firstThree()).isGreaterThan(score.byRules().orElseThrow());
     assertThat(
             new Scorer(sheet())
                 .score(new Evidence(Marks.none(View.FRONT), Optional.empty()))
-                .pointsIfAllFixed())
+                .mended())
         .isEmpty();
   }
 
@@ -175,8 +223,8 @@ class ScorerTest {
         new Scorer(sheet())
             .score(new Evidence(Canon.realistic(), Optional.of(pixels(2.4, Optional.of(0.2)))));
     Fix fix = score.fixes().get(0);
-    assertThat(fix.part()).isEqualTo(Fix.Part.LINE);
-    assertThat(fix.instruction()).isEqualTo("Thicken the line to 4.0 px");
+    assertThat(fix.act().key()).isEqualTo("line-weight");
+    assertThat(FixWords.instruction(fix)).isEqualTo("Thicken the line to 4.0 px");
   }
 
   /** A line too thin to be read is known to be too thin for a rule of four pixels. */
@@ -188,7 +236,7 @@ class ScorerTest {
     assertThat(line.credit().orElseThrow()).isLessThan(1);
     assertThat(line.misses()).isTrue();
     assertThat(line.reading()).isEmpty();
-    assertThat(thin.fixes().get(0).instruction()).isEqualTo("Thicken the line to 4.0 px");
+    assertThat(FixWords.instruction(thin.fixes().get(0))).isEqualTo("Thicken the line to 4.0 px");
 
     // On a figure of half the size two pixels are what the rule asks for.
     Marks half = Canon.realistic().moved(List.of(Landmark.values()), p -> p.times(0.45));

@@ -6,6 +6,7 @@ import static org.assertj.core.data.Offset.offset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
@@ -28,7 +29,8 @@ class HouseColoursTest {
       }
       flats.add(swatch(rgb, 0.2));
       works.add(
-          new MeasuredWork("" + rgb, "", "", View.FRONT, Map.of(), Set.of(), flats, flats, 1));
+          new MeasuredWork(
+              "" + rgb, "", "", View.FRONT, Optional.empty(), Map.of(), Set.of(), flats, flats, 1));
     }
     return works;
   }
@@ -83,7 +85,16 @@ class HouseColoursTest {
     for (int[] set : sets) {
       scattered.add(
           new MeasuredWork(
-              "" + set[0], "", "", View.FRONT, Map.of(), Set.of(), flats(set), flats(set), 1));
+              "" + set[0],
+              "",
+              "",
+              View.FRONT,
+              Optional.empty(),
+              Map.of(),
+              Set.of(),
+              flats(set),
+              flats(set),
+              1));
     }
     assertThat(HouseColours.of(scattered).credit(flats(0xC0552E), Scorer::credit).orElseThrow())
         .isBetween(0.0, 1.0);

@@ -20,6 +20,7 @@ import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Reading;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.reading.PixelReader;
+import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
@@ -27,6 +28,7 @@ import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.FixWords;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
@@ -118,8 +120,22 @@ class DemoListingTest {
       Score score = scorer.score(redraw.evidence());
       lines.add(name + " overall " + score.overall().map(DemoListingTest::number).orElse("none"));
       lines.add(name + " coverage " + number(score.coverage()));
+      lines.add(
+          name + " by the rules " + score.byRules().map(DemoListingTest::number).orElse("none"));
+      lines.add(
+          name + " at a glance " + score.glance().map(DemoListingTest::number).orElse("none"));
       new TreeMap<>(score.groups())
-          .forEach((g, points) -> lines.add(name + " " + g + " " + number(points)));
+          .forEach(
+              (g, share) ->
+                  lines.add(name + " " + g + " " + number(100 * share.points() / share.of())));
+      for (ActScore act : score.acts()) {
+        lines.add(
+            name
+                + " act "
+                + act.act().key()
+                + " "
+                + act.credit().map(DemoListingTest::number).orElse("none"));
+      }
       for (RuleScore rule : score.rules()) {
         lines.add(
             name
@@ -129,7 +145,14 @@ class DemoListingTest {
                 + rule.credit().map(DemoListingTest::number).orElse("none"));
       }
       for (Fix fix : score.fixes()) {
-        lines.add(name + " fix " + number(fix.pointsGained()) + " " + fix.instruction());
+        lines.add(
+            name
+                + " fix "
+                + number(fix.pointsGained())
+                + " "
+                + fix.key()
+                + " "
+                + FixWords.instruction(fix));
       }
     }
   }

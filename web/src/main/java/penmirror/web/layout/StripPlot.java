@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import penmirror.core.measure.Scale;
-import penmirror.core.measure.Wording;
 import penmirror.core.style.Rule;
+import penmirror.core.words.Wording;
 
 /**
  * Places of a strip plot on a drawing of {@link #WIDTH} by {@link #HEIGHT}: the band, the middle, a

@@ -7,10 +7,10 @@ import java.util.Optional;
 import org.springframework.context.MessageSource;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
-import penmirror.core.measure.Wording;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
+import penmirror.core.words.Wording;
 import penmirror.web.evidence.Layer;
 import penmirror.web.layout.ReadingStrip;
 

@@ -18,11 +18,11 @@ import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.file.Resolution;
-import penmirror.core.measure.Wording;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Line;
+import penmirror.core.words.Wording;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
@@ -73,7 +73,7 @@ class PlanController {
     static LineRow of(Line line) {
       double give = (line.abovePixels() + line.belowPixels()) / 2;
       return new LineRow(
-          line.name(),
+          Wording.text("guide." + line.kind().word()),
           String.format(Locale.ROOT, "%,.0f", line.yPixels()),
           give > 0 ? "± " + Wording.number(give, 0) : "\u00b7",
           Wording.number(line.heads(), 2));

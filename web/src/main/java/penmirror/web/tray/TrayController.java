@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.figure.View;
 import penmirror.core.file.Resolution;
 import penmirror.core.file.UnusablePictureException;
-import penmirror.core.measure.Wording;
+import penmirror.core.words.Wording;
 import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Settings;
 import penmirror.web.gather.Intake;

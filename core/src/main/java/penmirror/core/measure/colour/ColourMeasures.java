@@ -43,12 +43,14 @@ public final class ColourMeasures {
               "how far the hues agree, weighed by chroma and area: 1 one hue, 0 all round")
           .spreads(0.06, 0.15, 0.3)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure HUE =
       colour("pal.hue", Unit.DEGREES, Scale.CIRCULAR, "mean hue, weighed by chroma and area")
           .spreads(6, 25, 60)
           .source(ESTIMATE)
+          .ofSubject()
           .build();
 
   public static final Measure HARMONY =
@@ -77,6 +79,7 @@ public final class ColourMeasures {
       colour("pal.chroma", Unit.CHROMA, Scale.LINEAR, "mean chroma of the figure")
           .spreads(0.012, 0.03, 0.0523)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CHROMA_COLOURED =
@@ -97,6 +100,7 @@ public final class ColourMeasures {
               "chroma that a tenth of the figure exceeds")
           .spreads(0.012, 0.035, 0.06)
           .source(ESTIMATE)
+          .ofSubject()
           .build();
 
   public static final Measure STRONGEST =
@@ -117,12 +121,14 @@ public final class ColourMeasures {
               "weakest chroma among colours of at least half a per cent of the figure")
           .spreads(0.000825, 0.00571, 0.0137)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure LIGHT =
       colour("pal.light", Unit.LIGHTNESS, Scale.LINEAR, "mean lightness of the figure")
           .spreads(0.03, 0.123, 0.157)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure LIGHT_RANGE =
@@ -133,6 +139,7 @@ public final class ColourMeasures {
               "lightest less darkest of the colours that carry 95 % of the figure")
           .spreads(0.04, 0.1, 0.2)
           .source(ESTIMATE)
+          .asTell()
           .build();
 
   public static final Measure DARKEST =
@@ -159,6 +166,7 @@ public final class ColourMeasures {
               "share of the figure that is white: lightness above 0.95, chroma below 0.03")
           .spreads(0.03, 0.0492, 0.264)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure BLACK =
@@ -169,6 +177,7 @@ public final class ColourMeasures {
               "share of the figure that is black: lightness below 0.35, chroma below 0.08")
           .spreads(0.03, 0.165, 0.218)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure GREY =
@@ -179,6 +188,7 @@ public final class ColourMeasures {
               "share of the figure without hue: chroma below 0.03")
           .spreads(0.05, 0.146, 0.375)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure UNDERTONE_A =
@@ -189,6 +199,7 @@ public final class ColourMeasures {
               "mean a* of what has no hue: greenish below, reddish above 0")
           .spreads(0.5, 1.2, 2.5)
           .source(ESTIMATE)
+          .ofSubject()
           .build();
 
   public static final Measure UNDERTONE_B =
@@ -199,6 +210,7 @@ public final class ColourMeasures {
               "mean b* of what has no hue: bluish below, yellowish above 0")
           .spreads(0.5, 1.5, 3)
           .source(ESTIMATE)
+          .ofSubject()
           .build();
 
   public static final Measure REDS =
@@ -209,6 +221,7 @@ public final class ColourMeasures {
               "share of the figure with a hue from 0 to 50 degrees and chroma above 0.04")
           .spreads(0.0189, 0.186, 0.315)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure YELLOWS =
@@ -219,6 +232,7 @@ public final class ColourMeasures {
               "share of the figure with a hue from 50 to 110 degrees and chroma above 0.04")
           .spreads(0.0183, 0.174, 0.305)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure ACCENT =
@@ -255,6 +269,7 @@ public final class ColourMeasures {
               "OKLab distance from the figure's mean colour to the background's")
           .spreads(0.02, 0.08, 0.15)
           .source(ESTIMATE)
+          .ofSubject()
           .build();
 
   public static final List<Measure> ALL =

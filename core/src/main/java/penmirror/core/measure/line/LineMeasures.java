@@ -268,6 +268,7 @@ public final class LineMeasures {
               "how much darker the line is than what it lies on, median along the lines")
           .spreads(0.0258, 0.128, 0.43)
           .source(SETS)
+          .ofAStep()
           .build();
 
   public static final Measure HEIGHT =
@@ -279,6 +280,7 @@ public final class LineMeasures {
               "mean height of the lines in the figure, 0 at its top and 1 at its foot")
           .spreads(0.00634, 0.0691, 0.106)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure CORNER =
@@ -301,6 +303,7 @@ public final class LineMeasures {
               "share of the line length within 10 degrees of level")
           .spreads(0.0059, 0.0713, 0.0989)
           .source(ESTIMATE)
+          .asTell()
           .build();
 
   public static final Measure UPRIGHT =
@@ -312,6 +315,7 @@ public final class LineMeasures {
               "share of the line length within 10 degrees of upright")
           .spreads(0.0059, 0.0713, 0.0989)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure SPOT_BLACK =

@@ -19,6 +19,7 @@ public final class EdgeMeasures {
               "OKLab step that a tenth of the border between touching flats lies below")
           .spreads(0.0663, 0.316, 1.1)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure MEDIAN =
@@ -29,6 +30,7 @@ public final class EdgeMeasures {
               "OKLab step that half of the border between touching flats lies below")
           .spreads(0.0459, 0.378, 0.764)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure SOFT =
@@ -49,6 +51,7 @@ public final class EdgeMeasures {
               "share of the border with a step from 0.07 to 0.2")
           .spreads(0.0123, 0.0998, 0.205)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure RIM =
@@ -85,6 +88,7 @@ public final class EdgeMeasures {
               "share of the variation of lightness from 2/350 to 4/350 of the figure's size, logarithm")
           .spreads(0.0178, 0.112, 0.296)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure LEVEL =
@@ -95,6 +99,7 @@ public final class EdgeMeasures {
               "share of the lightness steps whose edge runs within 10 degrees of level")
           .spreads(0.0052, 0.0549, 0.0602)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final List<Measure> ALL =

@@ -22,12 +22,14 @@ public final class LayoutMeasures {
               "width of the figure on the lower edge of the picture / its own width")
           .spreads(0.0287, 0.0786, 0.478)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure ASPECT =
       layout("layout.aspect", Unit.RATIO, Scale.LOG, "width / height of the figure")
           .spreads(0.0106, 0.0899, 0.176)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure WIDTH_MIDDLE =
@@ -38,6 +40,7 @@ public final class LayoutMeasures {
               "mean width in the fourth eighth of the height / width of the figure")
           .spreads(0.00972, 0.0694, 0.162)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure WIDTH_BELOW =
@@ -48,6 +51,7 @@ public final class LayoutMeasures {
               "mean width in the fifth eighth of the height / width of the figure")
           .spreads(0.0107, 0.0838, 0.178)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure WIDTH_LOW =
@@ -58,6 +62,7 @@ public final class LayoutMeasures {
               "mean width in the seventh eighth of the height / width of the figure")
           .spreads(0.011, 0.135, 0.178)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure NECK_HEIGHT =
@@ -68,6 +73,7 @@ public final class LayoutMeasures {
               "height of the narrowest row from 0.35 to 0.92 of the figure")
           .spreads(0.00899, 0.0534, 0.15)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure NECK_WIDTH =
@@ -78,12 +84,14 @@ public final class LayoutMeasures {
               "that row's width / widest row above it")
           .spreads(0.012, 0.16, 0.206)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CLOTH_AREA =
       layout("layout.cloth", Unit.SHARE, Scale.LINEAR, "share of the figure that is clothes")
           .spreads(0.0081, 0.0712, 0.135)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure EYES_MIDDLE =
@@ -94,6 +102,7 @@ public final class LayoutMeasures {
               "distance of the eyes' middle from the middle of the face / width of the face")
           .spreads(0.00518, 0.0306, 0.0863)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure EYES_APART =
@@ -104,12 +113,14 @@ public final class LayoutMeasures {
               "distance of the eyes / width of the face")
           .spreads(0.009, 0.0995, 0.15)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure MOUTH_HEIGHT =
       layout("layout.mouth", Unit.SHARE, Scale.LINEAR, "height of the mouth in the face")
           .spreads(0.0069, 0.0756, 0.115)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure FACE_MIDDLE =
@@ -120,6 +131,7 @@ public final class LayoutMeasures {
               "distance of the face from the middle of the figure / width of the figure")
           .spreads(0.0024, 0.0238, 0.0394)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure FACE_WIDTH =
@@ -130,12 +142,14 @@ public final class LayoutMeasures {
               "width of the face / width of the figure")
           .spreads(0.01, 0.138, 0.169)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure FACE_ASPECT =
       layout("layout.face.aspect", Unit.RATIO, Scale.LOG, "width / height of the face")
           .spreads(0.017, 0.22, 0.288)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure DETAIL_MIDDLE =
@@ -146,12 +160,14 @@ public final class LayoutMeasures {
               "distance of the centre of detail from the middle / width of the figure")
           .spreads(0.00232, 0.0182, 0.0387)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure DETAIL_HEIGHT =
       layout("layout.detail", Unit.OF_THE_HEIGHT, Scale.LINEAR, "height of the centre of detail")
           .spreads(0.0043, 0.0508, 0.0715)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure DETAIL_SPREAD =
@@ -162,6 +178,7 @@ public final class LayoutMeasures {
               "deviation of detail up and down")
           .spreads(0.00272, 0.028, 0.0453)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure DARK_MIDDLE =
@@ -172,6 +189,7 @@ public final class LayoutMeasures {
               "distance of the centre of darkness from the middle / width of the figure")
           .spreads(0.0013, 0.0145, 0.0217)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure ASYMMETRY =
@@ -182,6 +200,7 @@ public final class LayoutMeasures {
               "share of mirrored pixel pairs that differ, about the best upright axis")
           .spreads(0.00997, 0.0711, 0.166)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure SILHOUETTE_SYMMETRY =
@@ -192,6 +211,7 @@ public final class LayoutMeasures {
               "overlap of the silhouette with its mirror image about the best upright axis")
           .spreads(0.0046, 0.0477, 0.0774)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final List<Measure> ALL =

@@ -19,12 +19,14 @@ public final class PartMeasures {
               "median OKLab step between flats in the face")
           .spreads(0.0479, 0.341, 0.798)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure FACE_CONTRAST =
       part("face.contrast", Unit.LIGHTNESS, Scale.LINEAR, "deviation of lightness in the face")
           .spreads(0.0053, 0.0546, 0.088)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure HAIR_STEP =
@@ -35,6 +37,7 @@ public final class PartMeasures {
               "median OKLab step between flats in the hair")
           .spreads(0.0474, 0.432, 0.79)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure HAIR_INK =
@@ -51,12 +54,14 @@ public final class PartMeasures {
               "border between flats in the hair / square root of its area")
           .spreads(0.0494, 0.539, 0.824)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure HAIR_CONTRAST =
       part("hair.contrast", Unit.LIGHTNESS, Scale.LINEAR, "deviation of lightness in the hair")
           .spreads(0.00617, 0.0636, 0.103)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure HAIR_STRAIGHT =
@@ -73,12 +78,14 @@ public final class PartMeasures {
       part("hair.chroma", Unit.CHROMA, Scale.LINEAR, "chroma of the largest hair flat")
           .spreads(0.0043, 0.0533, 0.0717)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure HAIR_BLACK =
       part("hair.black", Unit.SHARE, Scale.LINEAR, "share of the hair with lightness below 0.35")
           .spreads(0.024, 0.341, 0.401)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CLOTH_STEP =
@@ -89,6 +96,7 @@ public final class PartMeasures {
               "median OKLab step between flats in the clothes")
           .spreads(0.052, 0.558, 0.864)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure CLOTH_INK =
@@ -105,12 +113,14 @@ public final class PartMeasures {
               "border between flats in the clothes / square root of their area")
           .spreads(0.0417, 0.399, 0.695)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure CLOTH_CONTRAST =
       part("cloth.contrast", Unit.LIGHTNESS, Scale.LINEAR, "deviation of lightness in the clothes")
           .spreads(0.00679, 0.0582, 0.113)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CLOTH_LIGHT =
@@ -121,12 +131,14 @@ public final class PartMeasures {
               "lightness of the largest flat of the clothes")
           .spreads(0.0165, 0.197, 0.275)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CLOTH_CHROMA =
       part("cloth.chroma", Unit.CHROMA, Scale.LINEAR, "chroma of the largest flat of the clothes")
           .spreads(0.00468, 0.0522, 0.078)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CLOTH_BLACK =
@@ -137,6 +149,7 @@ public final class PartMeasures {
               "share of the clothes with lightness below 0.35")
           .spreads(0.0169, 0.119, 0.282)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final Measure CLOTH_STRAIGHT =
@@ -147,6 +160,7 @@ public final class PartMeasures {
               "straight share of the outline of the largest flat of the clothes")
           .spreads(0.0115, 0.0992, 0.191)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure CLOTH_CORNER =
@@ -167,12 +181,14 @@ public final class PartMeasures {
               "median OKLab step from the skin to the features of the face")
           .spreads(0.0479, 0.488, 0.798)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure FEATURE_RED =
       part("feature.red", Unit.SHARE, Scale.LINEAR, "red share of the features: lips, blush, nose")
           .spreads(0.0132, 0.131, 0.22)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure FEATURE_DARK =
@@ -183,6 +199,7 @@ public final class PartMeasures {
               "share of the features with lightness below 0.35")
           .spreads(0.022, 0.276, 0.37)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure SKIN_CHROMA =
@@ -199,6 +216,7 @@ public final class PartMeasures {
               "hue of the skin, where its chroma exceeds 0.02")
           .spreads(1.4, 15.9, 22.8)
           .source(SETS)
+          .ofSubject()
           .build();
 
   public static final List<Measure> ALL =

@@ -16,6 +16,7 @@ public final class ShapeMeasures {
       shape("shape.round", Unit.RATIO, Scale.LINEAR, "shorter over longer axis of the silhouette")
           .spreads(0.00881, 0.072, 0.147)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure SOLID =
@@ -26,18 +27,21 @@ public final class ShapeMeasures {
               "area of the silhouette / area of its convex hull")
           .spreads(0.00488, 0.0514, 0.0813)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure EXTENT =
       shape("shape.extent", Unit.SHARE, Scale.LINEAR, "area of the silhouette / area of its box")
           .spreads(0.0059, 0.0665, 0.0985)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure CONCAVE =
       shape("shape.concave", Unit.SHARE, Scale.LINEAR, "inward share of the silhouette's turning")
           .spreads(0.00214, 0.0206, 0.0357)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure CORNER =
@@ -64,6 +68,7 @@ public final class ShapeMeasures {
               "share of the silhouette within 8 degrees of level")
           .spreads(0.0021, 0.0340, 0.0384)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure UPRIGHT =
@@ -74,6 +79,7 @@ public final class ShapeMeasures {
               "share of the silhouette within 8 degrees of upright")
           .spreads(0.0042, 0.0486, 0.0699)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_WIGGLE =
@@ -84,12 +90,14 @@ public final class ShapeMeasures {
               "turning of a region's outline / one full turn, median by length: 1 convex, more scalloped")
           .spreads(0.0481, 0.462, 0.802)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_CONCAVE =
       shape("region.concave", Unit.SHARE, Scale.LINEAR, "inward share of the regions' turning")
           .spreads(0.00436, 0.038, 0.0726)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_LEVEL =
@@ -100,12 +108,14 @@ public final class ShapeMeasures {
               "share of the regions' outlines within 8 degrees of level")
           .spreads(0.0036, 0.0404, 0.0601)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS =
       shape("region.count", Unit.PLACES, Scale.COUNT, "number of flat regions")
           .spreads(0.034, 0.407, 0.563)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_SPREAD =
@@ -116,12 +126,14 @@ public final class ShapeMeasures {
               "deviation of the logarithm of the regions' areas")
           .spreads(0.024, 0.292, 0.399)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_LARGEST =
       shape("region.largest", Unit.SHARE, Scale.LINEAR, "largest region / figure")
           .spreads(0.0091, 0.106, 0.152)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_ELONGATED =
@@ -132,6 +144,7 @@ public final class ShapeMeasures {
               "shorter over longer axis of the regions, median")
           .spreads(0.0086, 0.114, 0.143)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure REGIONS_COMPACT =
@@ -142,12 +155,14 @@ public final class ShapeMeasures {
               "4π · area / outline² of the regions, median by area: 1 for a disc")
           .spreads(0.032, 0.448, 0.571)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure DISCS =
       shape("region.discs", Unit.SHARE, Scale.LINEAR, "share of the regions that are nearly discs")
           .spreads(0.009, 0.125, 0.15)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure LARGE_STRAIGHT =

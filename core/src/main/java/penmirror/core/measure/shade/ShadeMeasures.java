@@ -49,6 +49,7 @@ public final class ShadeMeasures {
               "lightness of the shadow less that of the light")
           .spreads(0.015, 0.03, 0.06)
           .source(SETS)
+          .ofAStep()
           .build();
 
   public static final Measure CHROMA_RATIO =
@@ -130,6 +131,7 @@ public final class ShadeMeasures {
               "lightness of the highlight less that of its base")
           .spreads(0.015, 0.03, 0.06)
           .source(ESTIMATE)
+          .ofAStep()
           .build();
 
   public static final Measure LIGHT_FROM =
@@ -160,6 +162,7 @@ public final class ShadeMeasures {
               "OKLab lightness of the figure at 95 % less that at 5 %")
           .spreads(0.04, 0.10, 0.20)
           .source(SETS)
+          .ofAStep()
           .build();
 
   public static final Measure VALUE_DARK =
@@ -190,6 +193,7 @@ public final class ShadeMeasures {
               "deviation of lightness over the figure")
           .spreads(0.00741, 0.0534, 0.123)
           .source(SETS)
+          .ofAStep()
           .build();
 
   public static final Measure SKIN_HUES =
@@ -220,6 +224,7 @@ public final class ShadeMeasures {
               "number of flats with a shadow or light of their own")
           .spreads(0.0656, 0.431, 1.09)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure PAIRS_LIT =
@@ -230,6 +235,7 @@ public final class ShadeMeasures {
               "share of those borders where the lighter flat is the smaller: highlights, not shadows")
           .spreads(0.0193, 0.284, 0.322)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final Measure ELONGATION =
@@ -240,6 +246,7 @@ public final class ShadeMeasures {
               "shorter over longer axis of the shadow shapes, median by border")
           .spreads(0.0134, 0.173, 0.223)
           .source(SETS)
+          .asTell()
           .build();
 
   public static final List<Measure> ALL =

@@ -1,9 +1,12 @@
-package penmirror.core.measure;
+package penmirror.core.words;
 
 import java.text.MessageFormat;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.ResourceBundle;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.Reading;
+import penmirror.core.measure.Unit;
 
 /** The words in which measures are spoken of. Texts stand in {@code wording.properties}. */
 public final class Wording {

@@ -1,0 +1,123 @@
+package penmirror.core.scoring;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.act.Act;
+import penmirror.core.act.ActGroup;
+import penmirror.core.act.Acts;
+import penmirror.core.style.StyleSheet;
+
+/**
+ * The score by the rules: acts instead of readings, so that what a hand does in one go counts once.
+ *
+ * <p>C = 100 · Σ w·credit / Σ w over the acts that could be measured. Where acts are named that
+ * make or break the style, they share one half of it, and all others the other half.
+ */
+final class ByActs {
+  private final List<ActScore> acts;
+
+  private ByActs(List<ActScore> acts) {
+    this.acts = acts;
+  }
+
+  /**
+   * @param rules all rules in scope, each held against the redraw
+   */
+  static ByActs of(StyleSheet sheet, List<RuleScore> rules) {
+    Map<Act, List<RuleScore>> byAct = new LinkedHashMap<>();
+    for (RuleScore score : rules) {
+      if (score.rule().isScored()) {
+        Acts.of(score.rule().measure())
+            .filter(act -> sheet.isAsked(act, score.rule().measure()))
+            .ifPresent(act -> byAct.computeIfAbsent(act, a -> new ArrayList<>()).add(score));
+      }
+    }
+    List<ActScore> acts = new ArrayList<>();
+    for (Act act : Acts.all()) {
+      List<RuleScore> ofAct = byAct.get(act);
+      if (ofAct != null) {
+        List<RuleScore> inOrder =
+            ofAct.stream()
+                .sorted(
+                    (a, b) ->
+                        Integer.compare(
+                            act.readings().indexOf(a.rule().measure()),
+                            act.readings().indexOf(b.rule().measure())))
+                .toList();
+        acts.add(ActScore.of(act, inOrder, sheet.makeOrBreak().contains(act)));
+      }
+    }
+    return new ByActs(acts);
+  }
+
+  List<ActScore> acts() {
+    return acts;
+  }
+
+  /** Empty where nothing could be measured. */
+  Optional<Double> points() {
+    Optional<Double> few = mean(true);
+    Optional<Double> others = mean(false);
+    if (few.isPresent() && others.isPresent()) {
+      return Optional.of((few.get() + others.get()) / 2);
+    }
+    return few.or(() -> others);
+  }
+
+  /** What could be measured over all that is in scope, by weight; [0, 1]. */
+  double coverage() {
+    double all = acts.stream().mapToDouble(ActScore::fullWeight).sum();
+    double measured =
+        acts.stream()
+            .filter(act -> act.credit().isPresent())
+            .mapToDouble(ActScore::fullWeight)
+            .sum();
+    return all == 0 ? 0 : measured / all;
+  }
+
+  /** What each act holds of the hundred, and what it reached of it: both add up to the whole. */
+  Map<Act, Score.Share> shares() {
+    Map<Act, Score.Share> shares = new LinkedHashMap<>();
+    boolean halved = mean(true).isPresent() && mean(false).isPresent();
+    for (boolean few : new boolean[] {true, false}) {
+      double weights = weights(few);
+      double half = halved ? 50 : 100;
+      for (ActScore act : acts) {
+        if (act.makesOrBreaks() == few && act.credit().isPresent()) {
+          double of = half * act.weight() / weights;
+          shares.put(act.act(), new Score.Share(of * act.credit().get(), of));
+        }
+      }
+    }
+    return shares;
+  }
+
+  Map<ActGroup, Score.Share> groups() {
+    Map<ActGroup, Score.Share> groups = new EnumMap<>(ActGroup.class);
+    shares().forEach((act, share) -> groups.merge(act.group(), share, Score.Share::plus));
+    return groups;
+  }
+
+  private Optional<Double> mean(boolean few) {
+    double weights = weights(few);
+    double sum = 0;
+    for (ActScore act : acts) {
+      if (act.makesOrBreaks() == few && act.credit().isPresent()) {
+        sum += act.weight() * act.credit().get();
+      }
+    }
+    // Rounding may carry a sum of full credits over its weights.
+    return weights > 0 ? Optional.of(100 * Math.min(1, sum / weights)) : Optional.empty();
+  }
+
+  private double weights(boolean few) {
+    return acts.stream()
+        .filter(act -> act.makesOrBreaks() == few && act.credit().isPresent())
+        .mapToDouble(ActScore::weight)
+        .sum();
+  }
+}

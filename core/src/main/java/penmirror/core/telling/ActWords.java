@@ -1,0 +1,77 @@
+package penmirror.core.telling;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import penmirror.core.act.Act;
+import penmirror.core.measure.Measure;
+import penmirror.core.style.Rule;
+import penmirror.core.style.Strength;
+import penmirror.core.style.StyleSheet;
+import penmirror.core.words.Spoken;
+import penmirror.core.words.Wording;
+
+/** An act of a sheet in one sentence, as somebody who can draw would tell it. */
+public final class ActWords {
+  /** More than this nobody reads in one breath. */
+  private static final int MOST_CLAUSES = 2;
+
+  private ActWords() {}
+
+  public static String name(Act act) {
+    return Wording.text("act." + act.key() + ".name");
+  }
+
+  /**
+   * What the works do, such as "Eyes at six tenths of the head, low." The leading reading makes the
+   * sentence; others that the works hold to are added where there is something to say of them.
+   * Empty where the works have no rule of it.
+   */
+  public static Optional<String> sentence(StyleSheet sheet, Act act) {
+    List<Rule> rules = sheet.rules(act);
+    if (rules.isEmpty()) {
+      return Optional.empty();
+    }
+    Rule lead = lead(rules);
+    List<String> parts = new ArrayList<>();
+    parts.add(said("rule." + lead.measure().key(), lead));
+    rules.stream()
+        .filter(rule -> rule != lead && rule.strength() != Strength.FREE)
+        .filter(rule -> Wording.has("also." + rule.measure().key()))
+        .sorted(Comparator.comparingDouble(ActWords::looseness))
+        .map(rule -> said("also." + rule.measure().key(), rule))
+        .filter(clause -> !clause.isBlank())
+        .limit(MOST_CLAUSES)
+        .forEach(parts::add);
+    return Optional.of(Spoken.sentence(String.join(", ", parts)) + ".");
+  }
+
+  /** The reading an act is told by: the first that the works hold to, else the first there is. */
+  public static Rule lead(List<Rule> rules) {
+    return rules.stream()
+        .filter(rule -> rule.strength() != Strength.FREE)
+        .filter(rule -> Wording.has("rule." + rule.measure().key()))
+        .findFirst()
+        .orElse(
+            rules.stream()
+                .filter(rule -> Wording.has("rule." + rule.measure().key()))
+                .findFirst()
+                .orElse(rules.get(0)));
+  }
+
+  /** What comes of a reading off the middle; empty where no word is known for it. */
+  public static Optional<String> effect(Measure measure, boolean high) {
+    String key = "effect." + measure.key() + (high ? ".high" : ".low");
+    return Wording.has(key) ? Optional.of(Wording.text(key)) : Optional.empty();
+  }
+
+  /** {0} is the middle as it is spoken, {1} as a number for the text to choose by. */
+  private static String said(String key, Rule rule) {
+    return Wording.text(key, Spoken.value(rule.measure(), rule.centre()), rule.centre());
+  }
+
+  private static double looseness(Rule rule) {
+    return rule.tolerance() / rule.measure().spreadAmongStyles();
+  }
+}

@@ -1,0 +1,64 @@
+package penmirror.core.telling;
+
+import java.util.OptionalDouble;
+import penmirror.core.measure.Measure;
+import penmirror.core.scoring.Fix.Change;
+import penmirror.core.words.Spoken;
+import penmirror.core.words.Wording;
+
+/**
+ * In what a figure is told beside a drawing: px on this canvas for lengths, hundredths for shares,
+ * the picker's numbers for light and dark, the measure's own unit for the rest.
+ */
+public final class DeskUnit {
+  private final Measure measure;
+  private final OptionalDouble pixelsPerUnit;
+
+  private DeskUnit(Measure measure, OptionalDouble pixelsPerUnit) {
+    this.measure = measure;
+    this.pixelsPerUnit = pixelsPerUnit;
+  }
+
+  static DeskUnit of(Measure measure, Change change) {
+    return of(
+        measure,
+        change instanceof Change.Redrawn redrawn
+            ? redrawn.pixelsPerUnit()
+            : OptionalDouble.empty());
+  }
+
+  /**
+   * @param pixelsPerUnit what one of the measure's unit is on the drawing at hand; empty where it
+   *     is no length, or there is no drawing to count pixels on
+   */
+  public static DeskUnit of(Measure measure, OptionalDouble pixelsPerUnit) {
+    return new DeskUnit(measure, pixelsPerUnit);
+  }
+
+  public String number(double value) {
+    if (pixelsPerUnit.isPresent()) {
+      double pixels = pixelsPerUnit.getAsDouble() * value;
+      return Wording.number(pixels, pixels < 20 ? 1 : 0);
+    }
+    return switch (measure.unit()) {
+      case SHARE -> Wording.number(100 * value, 0);
+      case LIGHTNESS ->
+          Wording.number(measure.isStep() ? Spoken.pickerStep(value) : Spoken.brightness(value), 0);
+      case CHROMA -> Wording.number(1000 * value, 0);
+      default -> Wording.number(measure.unit(), value);
+    };
+  }
+
+  public String word() {
+    if (pixelsPerUnit.isPresent()) {
+      return "px";
+    }
+    return switch (measure.unit()) {
+      case SHARE -> "%";
+      case LIGHTNESS ->
+          Wording.text(measure.isStep() ? "desk.picker.step" : "desk.picker.brightness");
+      case CHROMA -> Wording.text("desk.strength");
+      default -> Wording.unit(measure.unit());
+    };
+  }
+}

@@ -1,0 +1,111 @@
+package penmirror.core.telling;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import penmirror.core.move.Move.Amount;
+import penmirror.core.move.Moves;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.Fix.Change;
+import penmirror.core.scoring.RuleScore;
+import penmirror.core.style.Rule;
+import penmirror.core.words.Spoken;
+import penmirror.core.words.Wording;
+
+/** A fix as one would say it over a shoulder. */
+public final class FixWords {
+  /** What a hand can keep in mind at once. */
+  private static final int MOST_CHANGES = 3;
+
+  private FixWords() {}
+
+  /** Verb, object, amount, such as "Lower both eyes 14 px". */
+  public static String instruction(Fix fix) {
+    List<String> phrases = new ArrayList<>();
+    for (Change change : fix.changes()) {
+      // What is redrawn is said once: its other readings come with it.
+      boolean isSaid = change instanceof Change.Redrawn && !phrases.isEmpty();
+      if (phrases.size() < MOST_CHANGES && !isSaid) {
+        phrases.add(phrase(change));
+      }
+    }
+    return Spoken.sentence(String.join(", ", phrases));
+  }
+
+  /** How it looks now, such as "eyes too high". */
+  public static String miss(Fix fix) {
+    RuleScore worst = fix.changes().get(0).score();
+    return Wording.miss(worst.rule().measure(), worst.z().orElse(-Double.MAX_VALUE));
+  }
+
+  /** What comes of it, such as "reads older"; empty where no word is known for it. */
+  public static Optional<String> effect(Fix fix) {
+    RuleScore worst = fix.changes().get(0).score();
+    return ActWords.effect(worst.rule().measure(), worst.z().orElse(-1.0) > 0);
+  }
+
+  /** Where it is and where the works have it, in one line. */
+  public static String why(Fix fix) {
+    Change first = fix.changes().get(0);
+    RuleScore worst = first.score();
+    Rule rule = worst.rule();
+    DeskUnit unit = DeskUnit.of(rule.measure(), first);
+    String band =
+        Wording.text(
+            "fix.band",
+            Wording.name(rule.measure()),
+            unit.number(rule.low()),
+            unit.number(rule.high()),
+            unit.word());
+    String now =
+        worst
+            .reading()
+            .map(reading -> Wording.text("fix.now", unit.number(reading.value())))
+            .orElseGet(
+                () -> Wording.text(worst.z().isPresent() ? "fix.now.limit" : "fix.now.nothing"));
+    String edge =
+        fix.changes().size() == 1 && fix.changes().get(0) instanceof Change.Moved moved
+            ? "; " + Wording.text("fix.edge", spoken(moved.move().amount(), moved.edgeAmount()))
+            : "";
+    return band.strip() + ", " + now + edge;
+  }
+
+  private static String phrase(Change change) {
+    String key = "fix." + change.score().rule().measure().key();
+    if (change instanceof Change.Moved moved) {
+      boolean carries = !Moves.all().contains(moved.move());
+      return Wording.text(
+          key + (carries ? ".carrying." : ".") + change.direction().word(),
+          bare(moved.move().amount(), moved.amount()));
+    }
+    return Wording.text(key + "." + change.direction().word(), target((Change.Redrawn) change));
+  }
+
+  /** The rule's middle as a hand needs it: px on this canvas, or as one says it. */
+  private static String target(Change.Redrawn change) {
+    Rule rule = change.score().rule();
+    if (change.pixelsPerUnit().isPresent()) {
+      double pixels = change.pixelsPerUnit().getAsDouble() * rule.centre();
+      return Wording.number(pixels, pixels < 100 ? 1 : 0);
+    }
+    return Spoken.value(rule.measure(), rule.centre());
+  }
+
+  private static String spoken(Amount kind, double amount) {
+    String unit =
+        switch (kind) {
+          case PIXELS -> " px";
+          case DEGREES -> "°";
+          case FACTOR -> " ×";
+        };
+    return bare(kind, amount) + unit;
+  }
+
+  private static String bare(Amount kind, double amount) {
+    return switch (kind) {
+      case PIXELS -> Wording.number(Math.abs(amount), Math.abs(amount) < 3 ? 1 : 0);
+      case DEGREES -> Wording.number(Math.abs(amount), 1);
+      case FACTOR -> Wording.number(Math.exp(amount), 2);
+    };
+  }
+}
