@@ -196,6 +196,7 @@ class JourneyBrowserTest extends BrowserTest {
     assertThat(page.locator("#headline")).containsText("high");
     assertThat(page.locator(".fix", new Page.LocatorOptions().setHasText("ower both eyes")))
         .hasCount(1);
+    assertThat(page.locator(".three li")).hasCount(3);
     requireAccessible("mirror");
     layersOverTheFold();
     for (String key : List.of("f", "g", "s", "o")) {
@@ -209,7 +210,9 @@ class JourneyBrowserTest extends BrowserTest {
 
   /** A number is clicked: both halves show where it comes from, pins and dots make room. */
   private void layersOverTheFold() {
-    page.locator(".from[data-measure='line.width'], .rr[data-measure='line.width'] .from").click();
+    page.locator(".every > summary").click();
+    page.locator(".one[data-act='line-weight'] summary").click();
+    page.locator(".rr[data-measure='line.width'] .from").click();
     assertThat(page.locator("#layer")).hasValue("weight");
     assertThat(page.locator("#layer-state")).isEmpty();
     assertThat(page.locator("#source-side .layer-over path").first()).isAttached();
@@ -247,7 +250,7 @@ class JourneyBrowserTest extends BrowserTest {
   private void recompute(long redrawId) throws Exception {
     awaitReadings();
     page.reload();
-    String shown = page.locator("#overall").textContent();
+    String shown = page.locator("#by-rules").textContent();
     String base = page.url().replaceFirst("(.*/studies/\\d+)/.*", "$1");
     StyleFile style = StyleFile.parse(page.request().get(base + "/rules/style.json").text());
     MarksFile marks =
@@ -263,7 +266,7 @@ class JourneyBrowserTest extends BrowserTest {
                                 new PictureReader().open(redraw(1).png()).picture(),
                                 marks.marks(),
                                 step -> {}))));
-    assertThat(shown).isEqualTo(Wording.number(score.overall().orElseThrow(), 1));
+    assertThat(shown).isEqualTo(Wording.number(score.byRules().orElseThrow(), 0));
     // Marked by hand through the page, the points lie where the drawing's truth has them.
     Point crown = marks.marks().point(Landmark.CROWN).orElseThrow();
     assertThat(crown.distanceTo(redraw(1).truth().point(Landmark.CROWN).orElseThrow()))

@@ -39,6 +39,7 @@ import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.reading.PixelReader;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
+import penmirror.core.telling.FixWords;
 import penmirror.core.words.Wording;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
@@ -233,8 +234,9 @@ class PagesDatabaseTest extends DatabaseTest {
                                 step -> {}))));
 
     assertThat(page)
-        .contains("id=\"overall\">" + Wording.number(score.overall().orElseThrow(), 1) + "<")
-        .contains(score.fixes().get(0).instruction())
+        .contains("id=\"by-rules\">" + Wording.number(score.byRules().orElseThrow(), 0) + "<")
+        .contains("id=\"glance\">" + Wording.number(score.glance().orElseThrow(), 0) + "<")
+        .contains(FixWords.instruction(score.fixes().get(0)))
         .contains("data-measure=\"eye.line\"");
     assertThat(page).contains("atrix(").contains("Matched on the landmarks");
   }

@@ -76,9 +76,13 @@ public record Score(
    */
   public record OwnRange(double low, double median, double high, double deviation) {
 
-    /** From here on a redraw belongs with the works: two deviations under their median. */
+    /**
+     * From here on a redraw belongs with the works: two and a half deviations under their median.
+     * Half a deviation more than for values that spread evenly, as such points lean: most works lie
+     * near the top, and a few that are turned or cut far below (docs/scoring.md has the counts).
+     */
     public double belongsFrom() {
-      return median - 2 * Math.max(4, deviation);
+      return median - 2.5 * Math.max(4, deviation);
     }
   }
 

@@ -252,6 +252,19 @@ public final class Scorer {
         glance(nearest(sheet, results), houseColours(sheet, work.flats())));
   }
 
+  /**
+   * The middle of what other drawings reach by the rules, such as those of one's own hand; empty
+   * where none can be measured.
+   */
+  public static Optional<Double> middleByRules(StyleSheet sheet, List<MeasuredWork> drawings) {
+    double[] points =
+        drawings.stream()
+            .flatMap(work -> byRules(sheet, work.view(), results(work)).stream())
+            .mapToDouble(p -> p)
+            .toArray();
+    return points.length == 0 ? Optional.empty() : Optional.of(Sample.of(points).median());
+  }
+
   /** By the rules and at a glance, each empty where it cannot be told. */
   public record Both(Optional<Double> byRules, Optional<Double> glance) {}
 

@@ -57,16 +57,22 @@ public record Signature(BaseLine.From base, List<Trait> traits) {
           .max(Comparator.comparingDouble(Trait::rank))
           .ifPresent(all::add);
     }
-    all.sort(Comparator.comparingDouble(trait -> -trait.rank()));
+    // Ranks that lie within a tenth of each other are alike; then the sheet's order decides.
+    all.sort(Comparator.comparingLong(trait -> -Math.round(10 * trait.rank())));
     List<Trait> chosen = new ArrayList<>();
     Set<Feature> taken = new HashSet<>();
     for (Trait trait : all) {
-      boolean free = trait.act().grip().map(taken::add).orElse(true);
+      boolean free = trait.act().grip().map(Signature::part).map(taken::add).orElse(true);
       if (free && chosen.size() < most) {
         chosen.add(trait);
       }
     }
     return new Signature(base.from(), chosen);
+  }
+
+  /** How tall a body is and how long its legs are is one thing to whoever looks at it. */
+  private static Feature part(Feature grip) {
+    return grip == Feature.LEGS ? Feature.BODY : grip;
   }
 
   private static Optional<Trait> trait(Act act, Rule rule, BaseLine base) {

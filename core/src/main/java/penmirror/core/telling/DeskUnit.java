@@ -42,6 +42,7 @@ public final class DeskUnit {
     }
     return switch (measure.unit()) {
       case SHARE -> Wording.number(100 * value, 0);
+      case LOG_SHARE -> Wording.number(100 * Math.exp(value), 0);
       case LIGHTNESS ->
           Wording.number(measure.isStep() ? Spoken.pickerStep(value) : Spoken.brightness(value), 0);
       case CHROMA -> Wording.number(1000 * value, 0);
@@ -54,7 +55,7 @@ public final class DeskUnit {
       return "px";
     }
     return switch (measure.unit()) {
-      case SHARE -> "%";
+      case SHARE, LOG_SHARE -> "%";
       case LIGHTNESS ->
           Wording.text(measure.isStep() ? "desk.picker.step" : "desk.picker.brightness");
       case CHROMA -> Wording.text("desk.strength");

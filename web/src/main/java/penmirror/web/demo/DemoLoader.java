@@ -20,6 +20,7 @@ import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import penmirror.core.act.Acts;
 import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
 import penmirror.core.figure.Framing;
@@ -36,8 +37,10 @@ import penmirror.demoart.studio.Hands;
 import penmirror.demoart.studio.Illustration;
 import penmirror.web.evidence.Keeping;
 import penmirror.web.gather.Intake;
+import penmirror.web.sheets.SignatureStore;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyKind;
 import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -56,11 +59,18 @@ class DemoLoader {
   /** How many pictures are told of at once. */
   private static final int PROGRESS_STEP = 5;
 
+  private static final Map<String, List<String>> SIGNATURES =
+      Map.of(
+          "odile", List.of("heads-tall", "eye-height", "outline", "shadow-edge"),
+          "casimir", List.of("values", "colour-count", "eye-shape", "face-shape"),
+          "ines", List.of("line-colour", "shadow-colour", "iris", "darkest"));
+
   private final StudyStore studies;
   private final WorkStore works;
   private final Intake intake;
   private final Keeping keeping;
   private final ScopeStore scopes;
+  private final SignatureStore signatures;
   private final Tray tray;
   private final StandInScanner scanner;
   private final MessageSource messages;
@@ -71,6 +81,7 @@ class DemoLoader {
       Intake intake,
       Keeping keeping,
       ScopeStore scopes,
+      SignatureStore signatures,
       Tray tray,
       StandInScanner scanner,
       MessageSource messages) {
@@ -79,6 +90,7 @@ class DemoLoader {
     this.intake = intake;
     this.keeping = keeping;
     this.scopes = scopes;
+    this.signatures = signatures;
     this.tray = tray;
     this.scanner = scanner;
     this.messages = messages;
@@ -106,6 +118,7 @@ class DemoLoader {
   private List<Order> orders() {
     List<Order> orders = new ArrayList<>();
     long own = begin("own", "");
+    scopes.setScope(own, new ScopeStore.Scope(StudyKind.OWN_HAND, "", Optional.empty()));
     DemoStudio.ownHand()
         .forEach(
             drawing -> orders.add(new Order(own, drawing, Work.Role.SOURCE, ownDrawing(), true)));
@@ -128,6 +141,7 @@ class DemoLoader {
       int markedAttempts) {
     String credit = text("demo.credit", folder.illustrator(), folder.serial());
     long study = begin(key, credit);
+    sign(study, key);
     for (int i = 0; i < folder.sources().size(); i++) {
       orders.add(new Order(study, folder.sources().get(i), Work.Role.SOURCE, credit, i < marked));
     }
@@ -138,6 +152,18 @@ class DemoLoader {
       orders.add(
           new Order(
               study, folder.redraws().get(i), Work.Role.REDRAW, ownDrawing(), i < markedAttempts));
+    }
+  }
+
+  /** What the demo's user has said makes or breaks each style, with one word for it. */
+  private void sign(long study, String key) {
+    if (signatures.of(study).traits().isEmpty()) {
+      List<SignatureStore.Trait> traits =
+          SIGNATURES.get(key).stream()
+              .flatMap(act -> Acts.byKey(act).stream())
+              .map(act -> new SignatureStore.Trait(act, ""))
+              .toList();
+      signatures.keep(study, new SignatureStore.Kept(traits, text("demo." + key + ".headline")));
     }
   }
 

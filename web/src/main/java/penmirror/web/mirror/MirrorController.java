@@ -16,6 +16,7 @@ import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.Score;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
 import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
@@ -23,6 +24,7 @@ import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
+import penmirror.web.sheets.SignatureStore;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyStore;
@@ -37,6 +39,7 @@ class MirrorController {
   private final Intake intake;
   private final PixelReadingStore pixelReadings;
   private final SheetMaker sheets;
+  private final Comparing comparing;
   private final ScopeStore scopes;
   private final Rail rail;
   private final MessageSource messages;
@@ -47,6 +50,7 @@ class MirrorController {
       Intake intake,
       PixelReadingStore pixelReadings,
       SheetMaker sheets,
+      Comparing comparing,
       ScopeStore scopes,
       Rail rail,
       MessageSource messages) {
@@ -55,6 +59,7 @@ class MirrorController {
     this.intake = intake;
     this.pixelReadings = pixelReadings;
     this.sheets = sheets;
+    this.comparing = comparing;
     this.scopes = scopes;
     this.rail = rail;
     this.messages = messages;
@@ -87,16 +92,13 @@ class MirrorController {
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
     model.addAttribute("kind", scopes.kind(studyId));
-    model.addAttribute(
-        "traced",
-        traced.stream()
-            .map(group -> text("group." + group.name().toLowerCase(Locale.ROOT)))
-            .toList());
     model.addAttribute("attempts", loaded.inRole(Work.Role.REDRAW));
     model.addAttribute("sources", sources);
     model.addAttribute("pixels", pixelReadings.progress(redraw.id()));
-    model.addAttribute("verdict", Verdict.of(score, traced, messages));
-    model.addAttribute("ruleCount", sheet.rules().size());
+    model.addAttribute(
+        "verdict",
+        Verdict.of(
+            score, traitWords(loaded, score), traced, comparing.beside(study, sheet), messages));
     model.addAttribute("layers", Layer.values());
     model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
     chosenSource(loaded, sources, source)
@@ -111,7 +113,7 @@ class MirrorController {
                       loaded.evidence(work).marks(),
                       redraw,
                       loaded.evidence(redraw).marks(),
-                      score.fixes()));
+                      Verdict.told(score)));
             });
     return "mirror/page";
   }
@@ -166,6 +168,20 @@ class MirrorController {
                     .filter(work -> loaded.evidence(work).marks().landmarks().size() > 3)
                     .findFirst())
         .or(() -> sources.stream().findFirst());
+  }
+
+  /** In the user's words, else in the sheet's, in the order in which the verdict tells them. */
+  private static List<String> traitWords(Loaded loaded, Score score) {
+    return Verdict.traitsOf(score).stream()
+        .map(
+            act ->
+                loaded.signature().traits().stream()
+                    .filter(trait -> trait.act().equals(act) && !trait.words().isEmpty())
+                    .map(SignatureStore.Trait::words)
+                    .findFirst()
+                    .or(() -> ActWords.sentence(loaded.sheet(), act))
+                    .orElseGet(() -> ActWords.name(act)))
+        .toList();
   }
 
   private String text(String key, Object... arguments) {

@@ -58,7 +58,7 @@ record Overlay(
     int number = 0;
     for (Fix fix : fixes) {
       number++;
-      for (Move.Step move : fix.moves()) {
+      for (Move.Step move : fix.steps()) {
         Point from = redrawMarks.point(move.landmark()).orElseThrow();
         Point to = from.plus(new Point(move.dxPixels(), move.dyPixels()));
         misses.add(miss(transform.apply(from), transform.apply(to)));
@@ -98,11 +98,11 @@ record Overlay(
   /** At the right edge, at the height of what it mends. Empty for line, values and colours. */
   private static Optional<Pin> pin(
       int number, Fix fix, Marks marks, Similarity transform, Work source, double unit) {
-    if (fix.moves().isEmpty()) {
+    if (fix.steps().isEmpty()) {
       return Optional.empty();
     }
-    Move.Step rightmost = fix.moves().get(0);
-    for (Move.Step move : fix.moves()) {
+    Move.Step rightmost = fix.steps().get(0);
+    for (Move.Step move : fix.steps()) {
       if (marks.point(move.landmark()).orElseThrow().x()
           > marks.point(rightmost.landmark()).orElseThrow().x()) {
         rightmost = move;

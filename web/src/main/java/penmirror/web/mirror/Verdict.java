@@ -4,49 +4,88 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.context.MessageSource;
+import penmirror.core.act.Act;
+import penmirror.core.act.ActGroup;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
+import penmirror.core.telling.ActWords;
+import penmirror.core.telling.DeskUnit;
+import penmirror.core.telling.FixWords;
+import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.Layer;
 import penmirror.web.layout.ReadingStrip;
 
 /**
- * A score as the page tells it: three changes in words first, figures behind.
+ * A score as the page tells it: three changes in words first, what makes or breaks the style, two
+ * answers on one scale, figures behind.
  *
- * @param headline the three changes that matter, one sentence
- * @param overall one decimal; empty when nothing was measured
+ * @param headline the changes that matter, one sentence
+ * @param first the three changes, largest gain first
+ * @param traits what makes or breaks it, kept or broken; none where nothing was accepted
+ * @param sums the parts that add up to the points by the rules
+ * @param fixes the changes that are told, the first three among them
+ * @param smaller how many more there are, worth less
+ * @param near acts inside their bands
+ * @param unread acts that could not be measured
  */
 record Verdict(
     String headline,
+    String byRules,
+    String glance,
+    Optional<ScoreScale> scale,
     String belongs,
-    String overall,
-    String interval,
     String coverage,
-    String ownRange,
     String nearest,
-    String houseColours,
-    List<GroupBar> groups,
+    List<FixRow> first,
+    List<TraitRow> traits,
+    List<SumRow> sums,
     List<FixRow> fixes,
-    String allFixed,
-    List<RuleRow> rules) {
+    int smaller,
+    String smallerPoints,
+    String mendedFirst,
+    String mendedAll,
+    List<String> near,
+    List<String> unread,
+    List<ActRow> acts,
+    List<String> traced) {
 
-  private static final int CHANGES_IN_WORDS = 3;
+  private static final int FIRST = 3;
+  private static final int MOST_FIXES = 12;
+
+  /** What wins less than this is not worth a line of its own. */
+  private static final double LEAST_POINTS = 0.1;
+
+  record FixRow(
+      int number,
+      String key,
+      String instruction,
+      String miss,
+      String effect,
+      String why,
+      String along,
+      String points) {}
 
   /**
-   * One group's bar on a drawing of 110 by 20.
-   *
-   * @param length of the bar, drawing units
+   * @param state kept, broken or unread
    */
-  record GroupBar(String group, String length, String points, boolean measured) {}
+  record TraitRow(
+      int place, String words, String state, String now, Optional<ReadingStrip> strip) {}
 
-  record FixRow(int number, String instruction, String why, String points) {}
+  /** One line of the sum: what was reached of what it holds. */
+  record SumRow(String name, String points, String of) {}
+
+  record ActRow(
+      String key, String name, String points, String of, boolean misses, List<RuleRow> rules) {}
 
   /**
-   * Every rule with its reading against its band.
+   * A rule with its reading against its band.
    *
    * @param layer what shows on the pictures where it comes from; empty for marked measures
    */
@@ -56,52 +95,26 @@ record Verdict(
       String value,
       String unit,
       String band,
-      String credit,
       String layer,
       boolean misses,
       Optional<ReadingStrip> strip) {}
 
-  static Verdict of(Score score, List<MeasureGroup> traced, MessageSource messages) {
-    Texts texts = (key, arguments) -> messages.getMessage(key, arguments, Locale.ENGLISH);
-    return new Verdict(
-        headline(score, texts),
-        score.belongs().map(b -> texts.of(b ? "mirror.belongs" : "mirror.apart")).orElse(""),
-        score.overall().map(points -> Wording.number(points, 1)).orElse(""),
-        score
-            .interval()
-            .map(
-                i ->
-                    texts.of(
-                        "mirror.interval", Wording.number(i.low(), 0), Wording.number(i.high(), 0)))
-            .orElse(""),
-        texts.of("mirror.coverage", Wording.number(100 * score.coverage(), 0)),
-        score
-            .own()
-            .map(
-                own ->
-                    texts.of(
-                        "mirror.own.range",
-                        Wording.number(own.low(), 0),
-                        Wording.number(own.high(), 0)))
-            .orElse(""),
-        nearest(score, texts),
-        score
-            .houseColours()
-            .map(points -> texts.of("mirror.house", Wording.number(points, 0)))
-            .orElse(""),
-        groups(score, traced, texts),
-        fixes(score),
-        allFixed(score, texts),
-        score.rules().stream().map(Verdict::rule).toList());
-  }
+  /** Whose points lie beside it on the scale. */
+  record Beside(Optional<Double> ownHand, Optional<Double> other, String otherName) {}
 
-  private static String nearest(Score score, Texts texts) {
-    List<String> titles = score.nearest().stream().map(near -> near.work().title()).toList();
-    return switch (titles.size()) {
-      case 0 -> "";
-      case 1 -> texts.of("mirror.nearest.one", titles.get(0));
-      default -> texts.of("mirror.nearest", titles.get(0), titles.get(1));
-    };
+  static Verdict of(
+      Score score,
+      List<String> traitWords,
+      List<MeasureGroup> traced,
+      Beside beside,
+      MessageSource messages) {
+    return new Maker(
+            score,
+            traitWords,
+            traced,
+            beside,
+            (key, arguments) -> messages.getMessage(key, arguments, Locale.ENGLISH))
+        .verdict();
   }
 
   @FunctionalInterface
@@ -109,75 +122,209 @@ record Verdict(
     String of(String key, Object... arguments);
   }
 
-  private static String headline(Score score, Texts texts) {
-    if (score.overall().isEmpty()) {
-      return texts.of("mirror.unmarked");
-    }
-    if (score.fixes().isEmpty()) {
-      return texts.of("mirror.nothing");
-    }
-    List<String> misses = score.fixes().stream().limit(CHANGES_IN_WORDS).map(Fix::miss).toList();
-    String joined = String.join(", ", misses);
-    return Character.toUpperCase(joined.charAt(0)) + joined.substring(1) + ".";
-  }
+  private record Maker(
+      Score score, List<String> traitWords, List<MeasureGroup> traced, Beside beside, Texts texts) {
 
-  private static List<GroupBar> groups(Score score, List<MeasureGroup> traced, Texts texts) {
-    List<GroupBar> bars = new ArrayList<>();
-    for (MeasureGroup group : MeasureGroup.values()) {
-      boolean ruled =
-          score.rules().stream()
-              .anyMatch(r -> r.rule().measure().group() == group && r.rule().isScored());
-      // A traced group keeps its row, grey and without points: it was left out on purpose.
-      if (!ruled && !traced.contains(group)) {
-        continue;
+    Verdict verdict() {
+      List<FixRow> fixes = fixes();
+      List<Fix> smaller = score.fixes().subList(fixes.size(), score.fixes().size());
+      return new Verdict(
+          headline(),
+          points(score.byRules()),
+          points(score.glance()),
+          ScoreScale.of(score, beside),
+          score.belongs().map(b -> texts.of(b ? "mirror.belongs" : "mirror.apart")).orElse(""),
+          texts.of("mirror.coverage", Wording.number(100 * score.coverage(), 0)),
+          nearest(),
+          fixes.stream().limit(FIRST).toList(),
+          traits(),
+          sums(),
+          fixes,
+          smaller.size(),
+          Wording.number(smaller.stream().mapToDouble(Fix::pointsGained).sum(), 1),
+          score.mended().map(m -> Wording.number(m.firstThree(), 0)).orElse(""),
+          score.mended().map(m -> Wording.number(m.all(), 0)).orElse(""),
+          names(act -> act.credit().isPresent() && !act.misses()),
+          names(act -> act.credit().isEmpty()),
+          score.acts().stream().map(this::act).toList(),
+          traced.stream().map(group -> texts.of("group." + group.word())).toList());
+    }
+
+    private static String points(Optional<Double> points) {
+      return points.map(p -> Wording.number(p, 0)).orElse("");
+    }
+
+    private List<String> names(java.util.function.Predicate<ActScore> which) {
+      return score.acts().stream()
+          .filter(which)
+          .map(act -> ActWords.name(act.act()).toLowerCase(Locale.ENGLISH))
+          .toList();
+    }
+
+    private String headline() {
+      if (score.byRules().isEmpty()) {
+        return texts.of("mirror.unmarked");
       }
-      Double points = score.groups().get(group);
-      bars.add(
-          new GroupBar(
-              texts.of("group." + group.word()),
-              points == null ? "0" : Wording.number(points * 1.1, 1),
-              points == null ? "" : Wording.number(points, 0),
-              points != null));
+      if (score.fixes().isEmpty()) {
+        return texts.of("mirror.nothing");
+      }
+      return Spoken.sentence(
+              String.join(", ", score.fixes().stream().limit(FIRST).map(FixWords::miss).toList()))
+          + ".";
     }
-    return bars;
+
+    private String nearest() {
+      List<String> titles = score.nearest().stream().map(near -> near.work().title()).toList();
+      return switch (titles.size()) {
+        case 0 -> "";
+        case 1 -> texts.of("mirror.nearest.one", titles.get(0));
+        default -> texts.of("mirror.nearest", titles.get(0), titles.get(1));
+      };
+    }
+
+    private List<FixRow> fixes() {
+      List<FixRow> rows = new ArrayList<>();
+      for (Fix fix : told(score)) {
+        String along =
+            fix.along().isEmpty()
+                ? ""
+                : texts.of(
+                    "mirror.along",
+                    String.join(
+                        ", ",
+                        fix.along().stream()
+                            .map(act -> ActWords.name(act).toLowerCase(Locale.ENGLISH))
+                            .toList()));
+        rows.add(
+            new FixRow(
+                rows.size() + 1,
+                fix.key(),
+                FixWords.instruction(fix),
+                Spoken.sentence(FixWords.miss(fix)),
+                FixWords.effect(fix).orElse(""),
+                FixWords.why(fix),
+                along,
+                "+" + Wording.number(fix.pointsGained(), fix.pointsGained() < 0.95 ? 1 : 0)));
+      }
+      return rows;
+    }
+
+    private List<TraitRow> traits() {
+      List<TraitRow> rows = new ArrayList<>();
+      for (ActScore act : score.acts()) {
+        if (!act.makesOrBreaks()) {
+          continue;
+        }
+        // The one that is off tells it; where none is, the one that leads.
+        Optional<RuleScore> telling =
+            act.worst().or(() -> act.rules().stream().filter(r -> r.z().isPresent()).findFirst());
+        String state = act.credit().isEmpty() ? "unread" : act.misses() ? "broken" : "kept";
+        rows.add(
+            new TraitRow(
+                rows.size() + 1,
+                ActWords.name(act.act()),
+                state,
+                telling
+                    .flatMap(RuleScore::reading)
+                    .map(reading -> Spoken.value(reading.measure(), reading.value()))
+                    .orElse(""),
+                telling.flatMap(
+                    rule -> rule.z().map(z -> ReadingStrip.of(rule.rule(), valueAt(rule))))));
+      }
+      for (int i = 0; i < rows.size() && i < traitWords.size(); i++) {
+        TraitRow row = rows.get(i);
+        rows.set(
+            i, new TraitRow(row.place(), traitWords.get(i), row.state(), row.now(), row.strip()));
+      }
+      return rows;
+    }
+
+    /** The reading, or the limit it is known to lie beyond. */
+    private static double valueAt(RuleScore rule) {
+      return rule.reading()
+          .map(reading -> reading.value())
+          .or(() -> rule.result().absence().flatMap(a -> a.limit()).map(limit -> limit.value()))
+          .orElse(rule.rule().centre());
+    }
+
+    /** What makes or breaks it and all else; without a signature, group by group. */
+    private List<SumRow> sums() {
+      List<SumRow> rows = new ArrayList<>();
+      boolean halved = score.acts().stream().anyMatch(ActScore::makesOrBreaks);
+      if (halved) {
+        rows.add(sum(texts.of("mirror.sum.few"), true));
+        rows.add(sum(texts.of("mirror.sum.rest", rest()), false));
+      } else {
+        for (ActGroup group : ActGroup.values()) {
+          Score.Share share = score.groups().get(group);
+          if (share != null) {
+            rows.add(row(texts.of("act.group." + group.word()), share));
+          }
+        }
+      }
+      return rows;
+    }
+
+    private int rest() {
+      return (int)
+          score.acts().stream()
+              .filter(act -> !act.makesOrBreaks() && act.credit().isPresent())
+              .count();
+    }
+
+    private SumRow sum(String name, boolean few) {
+      double points = 0;
+      double of = 0;
+      for (ActScore act : score.acts()) {
+        Score.Share share = score.shares().get(act.act());
+        if (act.makesOrBreaks() == few && share != null) {
+          points += share.points();
+          of += share.of();
+        }
+      }
+      return row(name, new Score.Share(points, of));
+    }
+
+    private static SumRow row(String name, Score.Share share) {
+      return new SumRow(name, Wording.number(share.points(), 1), Wording.number(share.of(), 0));
+    }
+
+    private ActRow act(ActScore act) {
+      Score.Share share = score.shares().get(act.act());
+      return new ActRow(
+          act.act().key(),
+          ActWords.name(act.act()),
+          share == null ? "" : Wording.number(share.points(), 1),
+          share == null ? "" : Wording.number(share.of(), 1),
+          act.misses(),
+          act.rules().stream().map(Maker::rule).toList());
+    }
+
+    private static RuleRow rule(RuleScore score) {
+      Measure measure = score.rule().measure();
+      DeskUnit unit = DeskUnit.of(measure, OptionalDouble.empty());
+      return new RuleRow(
+          measure.key(),
+          Wording.name(measure),
+          score.reading().map(r -> unit.number(r.value())).orElse(""),
+          unit.word(),
+          unit.number(score.rule().low()) + "\u2013" + unit.number(score.rule().high()),
+          measure.isFromPixels() ? Layer.of(measure).word() : "",
+          score.misses(),
+          score.z().map(z -> ReadingStrip.of(score.rule(), valueAt(score))));
+    }
   }
 
-  private static List<FixRow> fixes(Score score) {
-    List<FixRow> rows = new ArrayList<>();
-    for (Fix fix : score.fixes()) {
-      rows.add(
-          new FixRow(
-              rows.size() + 1,
-              fix.instruction(),
-              fix.why(),
-              "+" + Wording.number(fix.pointsGained(), 1)));
-    }
-    return rows;
+  /** The fixes that have a line of their own, best gain first. */
+  static List<Fix> told(Score score) {
+    return score.fixes().stream()
+        .filter(fix -> fix.pointsGained() >= LEAST_POINTS)
+        .limit(MOST_FIXES)
+        .toList();
   }
 
-  private static String allFixed(Score score, Texts texts) {
-    if (score.fixes().isEmpty() || score.overall().isEmpty()) {
-      return "";
-    }
-    return texts.of(
-        "mirror.all",
-        Wording.number(score.overall().get(), 1),
-        Wording.number(score.pointsIfAllFixed().orElseThrow(), 1));
-  }
-
-  private static RuleRow rule(RuleScore score) {
-    Measure measure = score.rule().measure();
-    return new RuleRow(
-        measure.key(),
-        Wording.name(measure),
-        score.reading().map(r -> Wording.number(measure.unit(), r.value())).orElse(""),
-        Wording.unit(measure.unit()),
-        Wording.number(measure.unit(), score.rule().low())
-            + "\u2013"
-            + Wording.number(measure.unit(), score.rule().high()),
-        score.credit().map(c -> Wording.number(100 * c, 0)).orElse(""),
-        measure.isFromPixels() ? Layer.of(measure).word() : "",
-        score.misses(),
-        score.reading().map(r -> ReadingStrip.of(score.rule(), r.value())));
+  /** The acts that are told as traits, in the order in which the page tells them. */
+  static List<Act> traitsOf(Score score) {
+    return score.acts().stream().filter(ActScore::makesOrBreaks).map(ActScore::act).toList();
   }
 }

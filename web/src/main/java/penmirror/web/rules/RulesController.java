@@ -1,146 +1,106 @@
 package penmirror.web.rules;
 
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.format.StyleFile;
-import penmirror.core.measure.Measure;
-import penmirror.core.measure.MeasureGroup;
-import penmirror.core.reading.MeasureCatalogue;
-import penmirror.core.style.Rule;
+import penmirror.core.style.Signature;
 import penmirror.core.style.StyleSheet;
-import penmirror.core.words.Wording;
-import penmirror.web.layout.StripPlot;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.sheets.BaseLines;
+import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
-import penmirror.web.studies.StudyStore;
 
-/** The style sheet: every rule as a strip, with a dot for every work. */
+/** The style sheet: in sentences, or every figure of it. */
 @Controller
 class RulesController {
-  private static final int TOP_RULES = 4;
-
-  private final StudyStore studies;
   private final SheetMaker sheets;
+  private final BaseLines baseLines;
+  private final Signing signing;
   private final Rail rail;
 
-  RulesController(StudyStore studies, SheetMaker sheets, Rail rail) {
-    this.studies = studies;
+  RulesController(SheetMaker sheets, BaseLines baseLines, Signing signing, Rail rail) {
     this.sheets = sheets;
+    this.baseLines = baseLines;
+    this.signing = signing;
     this.rail = rail;
   }
 
-  /** One rule as the page tells it. */
-  record RuleRow(
-      String key,
-      String name,
-      String low,
-      String high,
-      String centre,
-      String spread,
-      String unit,
-      String strength,
-      int works,
-      boolean fewWorks,
-      StripPlot strip) {}
-
-  record RuleGroup(String group, List<RuleRow> rows) {}
-
   @GetMapping("/studies/{studyId}/rules")
-  String page(@PathVariable long studyId, Model model) {
-    Study study = studies.require(studyId);
-    StyleSheet sheet = sheets.sheetOf(study);
+  String page(Study study, Model model) {
+    Loaded loaded = sheets.load(study);
+    StyleSheet sheet = loaded.sheet();
     rail.addTo(model, study, Stage.RULES);
     model.addAttribute("sheet", sheet);
-    model.addAttribute("groups", groups(study, sheet));
-    model.addAttribute("firmest", firmest(study, sheet));
+    model.addAttribute(
+        "page",
+        RulesPage.of(study.id(), sheet, baseLines.of(study), loaded.signature(), Signature.USUAL));
     return "rules/page";
   }
 
+  @GetMapping("/studies/{studyId}/rules/figures")
+  String figures(Study study, Model model) {
+    StyleSheet sheet = sheets.sheetOf(study);
+    rail.addTo(model, study, Stage.RULES);
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("groups", Figures.groups(study, sheet));
+    return "rules/figures";
+  }
+
   @GetMapping("/studies/{studyId}/rules/style.json")
-  ResponseEntity<String> styleFile(@PathVariable long studyId) {
+  ResponseEntity<String> styleFile(Study study) {
     // The one redraws are scored by: whoever scores with the file gets the page's figures.
-    StyleSheet sheet = sheets.scoredSheetOf(studies.require(studyId));
+    StyleSheet sheet = sheets.scoredSheetOf(study);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"study-" + studyId + ".style.json\"")
+            "attachment; filename=\"study-" + study.id() + ".style.json\"")
         .body(StyleFile.of(sheet).toJson());
   }
 
-  private static List<RuleGroup> groups(Study study, StyleSheet sheet) {
-    List<RuleGroup> groups = new ArrayList<>();
-    for (MeasureGroup group : MeasureGroup.values()) {
-      List<RuleRow> rows =
-          sheet.rules().stream()
-              .filter(rule -> rule.measure().group() == group)
-              .map(rule -> row(study, sheet, rule))
-              .toList();
-      if (!rows.isEmpty()) {
-        groups.add(new RuleGroup(group.word(), rows));
-      }
+  @PostMapping("/studies/{studyId}/rules/signature")
+  String accept(Study study, @RequestParam(defaultValue = "true") boolean accepted) {
+    if (accepted) {
+      signing.acceptProposed(study);
+    } else {
+      signing.drop(study);
     }
-    return groups;
+    return back(study);
   }
 
-  /** The rules that are tightest against how far illustrators differ. */
-  private static List<RuleRow> firmest(Study study, StyleSheet sheet) {
-    return sheet.rules().stream()
-        .filter(Rule::isScored)
-        .filter(
-            rule ->
-                !rule.measure().isFromPixels()
-                    || MeasureCatalogue.toldFirst().contains(rule.measure()))
-        .sorted(
-            Comparator.comparingDouble(
-                rule -> rule.tolerance() / rule.measure().spreadAmongStyles()))
-        .limit(TOP_RULES)
-        .map(rule -> row(study, sheet, rule))
-        .collect(Collectors.toList());
+  @PostMapping("/studies/{studyId}/rules/signature/act")
+  String turn(Study study, @RequestParam String act) {
+    signing.turn(study, act);
+    return back(study);
   }
 
-  private static RuleRow row(Study study, StyleSheet sheet, Rule rule) {
-    Measure measure = rule.measure();
-    List<StripPlot.Entry> entries =
-        sheet.worksRuledOn(measure).stream()
-            .map(
-                work ->
-                    new StripPlot.Entry(
-                        work.values().get(measure),
-                        work.title(),
-                        "/studies/"
-                            + study.id()
-                            + "/works/"
-                            + work.id()
-                            + "/"
-                            + (measure.isFromPixels()
-                                ? "origin?show=" + measure.key()
-                                : "measure")))
-            .toList();
-    double up = measure.scale().fromScale(measure.scale().toScale(rule.centre()) + rule.spread());
-    return new RuleRow(
-        measure.key(),
-        Wording.name(measure),
-        Wording.number(measure.unit(), rule.low()),
-        Wording.number(measure.unit(), rule.high()),
-        Wording.number(measure.unit(), rule.centre()),
-        Wording.number(up - rule.centre(), measure.unit().decimals() + 1),
-        Wording.unit(measure.unit()),
-        rule.strength().name().toLowerCase(Locale.ROOT),
-        rule.readingCount(),
-        rule.readingCount() < Rule.FEW_WORKS,
-        StripPlot.of(rule, entries));
+  @PostMapping("/studies/{studyId}/rules/signature/raise")
+  String raise(Study study, @RequestParam String act) {
+    signing.raise(study, act);
+    return back(study);
+  }
+
+  @PostMapping("/studies/{studyId}/rules/signature/words")
+  String word(Study study, @RequestParam String act, @RequestParam String words) {
+    signing.word(study, act, words);
+    return back(study);
+  }
+
+  @PostMapping("/studies/{studyId}/rules/headline")
+  String headline(Study study, @RequestParam String word) {
+    signing.headline(study, word);
+    return back(study);
+  }
+
+  private static String back(Study study) {
+    return "redirect:/studies/" + study.id() + "/rules";
   }
 }

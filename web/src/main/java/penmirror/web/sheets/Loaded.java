@@ -31,6 +31,7 @@ public final class Loaded {
   private final TechnicalError error;
   private final StatureConvention convention;
   private final Predicate<Measure> outsideTheScore;
+  private final SignatureStore.Kept signature;
   private final Map<String, Object> made = new ConcurrentHashMap<>();
 
   Loaded(
@@ -39,13 +40,15 @@ public final class Loaded {
       Map<Long, Evidence> evidence,
       TechnicalError error,
       StatureConvention convention,
-      Predicate<Measure> outsideTheScore) {
+      Predicate<Measure> outsideTheScore,
+      SignatureStore.Kept signature) {
     this.study = study;
     this.works = List.copyOf(works);
     this.evidence = Map.copyOf(evidence);
     this.error = error;
     this.convention = convention;
     this.outsideTheScore = outsideTheScore;
+    this.signature = signature;
   }
 
   /** In the order they were numbered. */
@@ -62,6 +65,11 @@ public final class Loaded {
   /** Length of the marked head in pixels of the picture; empty where no head is marked. */
   public Optional<Double> headPixels(Work work) {
     return evidence(work).marks().headFrame().map(HeadFrame::headPixels);
+  }
+
+  /** What makes or breaks it, as far as the user has accepted that. */
+  public SignatureStore.Kept signature() {
+    return signature;
   }
 
   /** The sheet of all works that count. */
@@ -121,10 +129,11 @@ public final class Loaded {
             .map(work -> measured(work).without(outside))
             .toList();
     return StyleSheet.of(
-        study.illustrator(),
-        StyleSheet.mostFrequentView(measured),
-        measured,
-        error.isEnough() ? error.scaled() : Map.of());
+            study.illustrator(),
+            StyleSheet.mostFrequentView(measured),
+            measured,
+            error.isEnough() ? error.scaled() : Map.of())
+        .makingOrBreaking(signature.acts());
   }
 
   private MeasuredWork measured(Work work) {
@@ -133,13 +142,15 @@ public final class Loaded {
         () -> {
           Evidence known = evidence(work);
           // A proposal that nobody looked at must not become a rule.
-          return MeasuredWork.of(
-                  Long.toString(work.id()),
-                  work.title(),
-                  work.credit(),
-                  known.withMarks(known.marks().confirmed()),
-                  convention)
-              .weighing(work.tags().weight());
+          MeasuredWork measured =
+              MeasuredWork.of(
+                      Long.toString(work.id()),
+                      work.title(),
+                      work.credit(),
+                      known.withMarks(known.marks().confirmed()),
+                      convention)
+                  .weighing(work.tags().weight());
+          return work.tags().framing().map(measured::framed).orElse(measured);
         });
   }
 

@@ -29,6 +29,7 @@ public class SheetMaker {
   private final WallStore places;
   private final ScopeStore scopes;
   private final ChangeStore changes;
+  private final SignatureStore signatures;
 
   private final Cache<Long, Kept> kept =
       Caffeine.newBuilder()
@@ -41,12 +42,14 @@ public class SheetMaker {
       EvidenceFinder evidence,
       WallStore places,
       ScopeStore scopes,
-      ChangeStore changes) {
+      ChangeStore changes,
+      SignatureStore signatures) {
     this.works = works;
     this.evidence = evidence;
     this.places = places;
     this.scopes = scopes;
     this.changes = changes;
+    this.signatures = signatures;
   }
 
   private record Kept(ChangeStore.Change change, Loaded loaded, int works) {}
@@ -67,7 +70,8 @@ public class SheetMaker {
             evidence.ofStudy(study.id(), all),
             evidence.technicalError(study.id()),
             scopes.convention(study.id()),
-            outsideTheScore(study.id()));
+            outsideTheScore(study.id()),
+            signatures.of(study.id()));
     kept.put(study.id(), new Kept(change, loaded, all.size()));
     return loaded;
   }

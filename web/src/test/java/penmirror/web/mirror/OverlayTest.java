@@ -70,7 +70,7 @@ class OverlayTest {
   void fixesArePinnedBesideWhatTheyMendAndNoTwoOverlap() {
     List<Fix> fixes = fixes();
     Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, fixes);
-    long withMoves = fixes.stream().filter(fix -> !fix.moves().isEmpty()).count();
+    long withMoves = fixes.stream().filter(fix -> !fix.steps().isEmpty()).count();
     assertThat(overlay.pins()).hasSize((int) withMoves);
     double unit = Double.parseDouble(overlay.unit());
     double before = Double.NEGATIVE_INFINITY;
@@ -80,7 +80,7 @@ class OverlayTest {
       assertThat(Double.parseDouble(pin.x())).isBetween(0.0, 1400.0);
       before = y;
     }
-    assertThat(overlay.misses()).hasSize(fixes.stream().mapToInt(fix -> fix.moves().size()).sum());
+    assertThat(overlay.misses()).hasSize(fixes.stream().mapToInt(fix -> fix.steps().size()).sum());
   }
 
   @Test

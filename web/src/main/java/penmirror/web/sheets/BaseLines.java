@@ -1,0 +1,66 @@
+package penmirror.web.sheets;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import penmirror.core.style.BaseLine;
+import penmirror.core.style.StyleSheet;
+import penmirror.web.studies.ScopeStore;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyKind;
+import penmirror.web.studies.StudyStore;
+
+/** What a style is held against to see what is its own. */
+@Component
+public class BaseLines {
+  private final StudyStore studies;
+  private final ScopeStore scopes;
+  private final SheetMaker sheets;
+
+  BaseLines(StudyStore studies, ScopeStore scopes, SheetMaker sheets) {
+    this.studies = studies;
+    this.scopes = scopes;
+    this.sheets = sheets;
+  }
+
+  /**
+   * The user's own hand, where one of their studies is of it; else the other studies; else a
+   * realistic figure.
+   */
+  public BaseLine of(Study study) {
+    Optional<StyleSheet> own = ownHand(study);
+    if (own.isPresent()) {
+      return BaseLine.ownHand(own.get());
+    }
+    List<StyleSheet> others = others(study);
+    return others.isEmpty() ? BaseLine.realistic() : BaseLine.otherStyles(others);
+  }
+
+  /** The sheet of the user's own drawings; empty without any, or where the study is that one. */
+  public Optional<StyleSheet> ownHand(Study study) {
+    return studies.all().stream()
+        .filter(other -> other.id() != study.id() && isOwnHand(other))
+        .map(sheets::sheetOf)
+        .filter(sheet -> !sheet.rules().isEmpty())
+        .findFirst();
+  }
+
+  /** The sheets of all other studies but the user's own hand. */
+  public List<StyleSheet> others(Study study) {
+    List<StyleSheet> others = new ArrayList<>();
+    for (Study other : studies.all()) {
+      if (other.id() != study.id() && !isOwnHand(other)) {
+        StyleSheet sheet = sheets.sheetOf(other);
+        if (!sheet.rules().isEmpty()) {
+          others.add(sheet);
+        }
+      }
+    }
+    return others;
+  }
+
+  private boolean isOwnHand(Study study) {
+    return StudyKind.ofWord(scopes.kind(study.id())) == StudyKind.OWN_HAND;
+  }
+}
