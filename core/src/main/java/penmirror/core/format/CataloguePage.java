@@ -2,6 +2,8 @@ package penmirror.core.format;
 
 import java.util.Locale;
 import java.util.stream.Collectors;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.Landmark;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
@@ -29,9 +31,9 @@ public final class CataloguePage {
               """
 
 
-              | key | name | formula | read from | unit | compared | views | floor, within, among | \
-              source |
-              |---|---|---|---|---|---|---|---|---|
+              | key | name | speaks of | act | formula | read from | unit | compared | views | \
+              floor, within, among | source |
+              |---|---|---|---|---|---|---|---|---|---|---|
               """);
       MeasureCatalogue.all().stream()
           .filter(measure -> measure.group() == group)
@@ -58,10 +60,12 @@ public final class CataloguePage {
                 .sorted()
                 .map(view -> view.word())
                 .collect(Collectors.joining(", "));
-    return "| `%s` | %s | %s | %s | %s | %s | %s | %s, %s, %s | %s |\n"
+    return "| `%s` | %s | %s | %s | %s | %s | %s | %s | %s | %s, %s, %s | %s |\n"
         .formatted(
             measure.key(),
             Wording.name(measure),
+            measure.nature().word(),
+            Acts.of(measure).map(Act::key).orElse(""),
             measure.formula(),
             from,
             measure.unit().word(),
