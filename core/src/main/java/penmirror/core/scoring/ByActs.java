@@ -2,6 +2,7 @@ package penmirror.core.scoring;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.act.Acts;
+import penmirror.core.measure.Measure;
 import penmirror.core.style.StyleSheet;
 
 /**
@@ -28,30 +30,33 @@ final class ByActs {
    * @param rules all rules in scope, each held against the redraw
    */
   static ByActs of(StyleSheet sheet, List<RuleScore> rules) {
-    Map<Act, List<RuleScore>> byAct = new LinkedHashMap<>();
+    Map<Measure, RuleScore> byMeasure = new HashMap<>();
     for (RuleScore score : rules) {
-      if (score.rule().isScored()) {
-        Acts.of(score.rule().measure())
-            .filter(act -> sheet.isAsked(act, score.rule().measure()))
-            .ifPresent(act -> byAct.computeIfAbsent(act, a -> new ArrayList<>()).add(score));
-      }
+      byMeasure.put(score.rule().measure(), score);
     }
     List<ActScore> acts = new ArrayList<>();
     for (Act act : Acts.all()) {
-      List<RuleScore> ofAct = byAct.get(act);
-      if (ofAct != null) {
-        List<RuleScore> inOrder =
-            ofAct.stream()
-                .sorted(
-                    (a, b) ->
-                        Integer.compare(
-                            act.readings().indexOf(a.rule().measure()),
-                            act.readings().indexOf(b.rule().measure())))
-                .toList();
-        acts.add(ActScore.of(act, inOrder, sheet.makeOrBreak().contains(act)));
+      List<RuleScore> ofAct = new ArrayList<>();
+      for (Measure measure : act.readings()) {
+        RuleScore score = byMeasure.get(measure);
+        if (score != null && score.rule().isScored() && isAsked(act, measure, byMeasure)) {
+          ofAct.add(score);
+        }
+      }
+      if (!ofAct.isEmpty()) {
+        acts.add(ActScore.of(act, ofAct, sheet.makeOrBreak().contains(act)));
       }
     }
     return new ByActs(acts);
+  }
+
+  /** As {@link StyleSheet#isAsked}, on what is in scope. */
+  private static boolean isAsked(Act act, Measure measure, Map<Measure, RuleScore> byMeasure) {
+    if (act.presence().isEmpty() || act.presence().get().measure() == measure) {
+      return true;
+    }
+    RuleScore presence = byMeasure.get(act.presence().get().measure());
+    return presence == null || presence.rule().centre() >= act.presence().get().least();
   }
 
   List<ActScore> acts() {

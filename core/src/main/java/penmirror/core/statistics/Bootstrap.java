@@ -14,12 +14,16 @@ public final class Bootstrap {
 
   private static final long SEED = 17;
 
+  /** A variance of draws that are all alike: too small to be told, and yet known. */
+  static final double ALIKE = 1e-24;
+
   private Bootstrap() {}
 
   /**
    * @param pieces how many there are to draw from
    * @param statistic of one drawn set of piece numbers; NaN where that set has none
-   * @return 0 for fewer than two pieces, and where fewer than two draws have a value
+   * @return above 0; 0, for fewer than two pieces and where fewer than two draws have a value, says
+   *     that it is not known
    */
   public static double error(int pieces, ToDoubleFunction<int[]> statistic) {
     return errors(pieces, 1, drawn -> new double[] {statistic.applyAsDouble(drawn)})[0];
@@ -61,7 +65,7 @@ public final class Bootstrap {
       errors[k] =
           n[k] < 2
               ? 0
-              : Math.sqrt(Math.max(0, (squares[k] - sums[k] * sums[k] / n[k]) / (n[k] - 1)));
+              : Math.sqrt(Math.max(ALIKE, (squares[k] - sums[k] * sums[k] / n[k]) / (n[k] - 1)));
     }
     return errors;
   }

@@ -92,7 +92,10 @@ public final class WeightedSample {
     return quantileError(0.5);
   }
 
-  /** Error of a quantile by drawing the values again; 0 for fewer than two. */
+  /**
+   * Error of a quantile by drawing the values again; 0, for fewer than two, says that it is not
+   * known.
+   */
   public double quantileError(double probability) {
     int n = values.length;
     if (n < 2) {
@@ -125,6 +128,6 @@ public final class WeightedSample {
       sum += off;
       squares += off * off;
     }
-    return Math.sqrt(Math.max(0, (squares - sum * sum / DRAWS) / (DRAWS - 1)));
+    return Math.sqrt(Math.max(Bootstrap.ALIKE, (squares - sum * sum / DRAWS) / (DRAWS - 1)));
   }
 }

@@ -7,7 +7,6 @@ import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.figure.HeadFrame;
 import penmirror.web.evidence.EvidenceFinder;
@@ -46,16 +45,15 @@ class DeskController {
    */
   @GetMapping("/studies/{studyId}/desk")
   String page(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam(name = "works", defaultValue = "") List<Long> ids,
       @RequestParam(defaultValue = "") List<Double> box,
       @RequestParam(defaultValue = "false") boolean flipped,
       Model model) {
-    Study study = studies.require(studyId);
     List<Work> chosen =
-        ids.stream().distinct().limit(MOST_WORKS).map(id -> works.require(studyId, id)).toList();
+        ids.stream().distinct().limit(MOST_WORKS).map(id -> works.require(study.id(), id)).toList();
     if (chosen.isEmpty()) {
-      chosen = works.inRole(studyId, Work.Role.SOURCE).stream().limit(1).toList();
+      chosen = works.inRole(study.id(), Work.Role.SOURCE).stream().limit(1).toList();
     }
     List<Sheet> sheets = new ArrayList<>();
     for (Work work : chosen) {

@@ -110,27 +110,26 @@ class GatherController {
 
   @GetMapping("/studies/{studyId}/gather")
   String page(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam Optional<Long> work,
       @RequestParam(defaultValue = "NUMBER") Wall.Order order,
       Model model) {
-    fill(model, studies.require(studyId), work, order, List.of());
+    fill(model, study, work, order, List.of());
     return "gather/page";
   }
 
   /** Takes any number of files; each that cannot be used is told, the others come in. */
   @PostMapping("/studies/{studyId}/works")
   String take(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam("files") List<MultipartFile> files,
       @RequestParam(defaultValue = "") String credit,
       @RequestHeader(name = "HX-Request", defaultValue = "false") boolean partial,
       Model model)
       throws IOException {
-    Study study = studies.require(studyId);
     Intake.Into into =
         new Intake.Into(
-            studyId,
+            study.id(),
             Work.Role.SOURCE,
             credit.isBlank() ? study.credit() : credit.strip(),
             View.FRONT);
@@ -207,16 +206,16 @@ class GatherController {
 
   @PostMapping("/studies/{studyId}/works/{workId}")
   String describe(
-      @PathVariable long studyId,
+      Study study,
       @PathVariable long workId,
       WorkForm form,
       @RequestParam(defaultValue = "NUMBER") Wall.Order order,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    if (describing.describe(studyId, workId, form) instanceof Describing.Outdated outdated) {
+    if (describing.describe(study.id(), workId, form) instanceof Describing.Outdated outdated) {
       response.setStatus(HttpStatus.CONFLICT.value());
-      fill(model, studies.require(studyId), Optional.of(workId), order, List.of());
+      fill(model, study, Optional.of(workId), order, List.of());
       model.addAttribute(
           "conflict",
           Conflict.between(
@@ -227,29 +226,27 @@ class GatherController {
               outdated.now().version()));
       return "gather/page";
     }
-    return "redirect:" + wallOf(studyId, workId, order);
+    return "redirect:" + wallOf(study.id(), workId, order);
   }
 
   /** The same for many works; what the form leaves empty stays as it is in each. */
   @PostMapping("/studies/{studyId}/works/many")
   String describeMany(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam("works") List<Long> chosen,
       WorkForm form,
       @RequestParam(defaultValue = "NUMBER") Wall.Order order) {
-    studies.require(studyId);
     if (chosen.isEmpty()) {
       throw new RefusedException("gather.many.none");
     }
-    describing.describeMany(studyId, chosen, form);
-    return "redirect:" + wallOf(studyId, chosen.get(0), order);
+    describing.describeMany(study.id(), chosen, form);
+    return "redirect:" + wallOf(study.id(), chosen.get(0), order);
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/left-out")
-  String leaveOut(
-      @PathVariable long studyId, @PathVariable long workId, @RequestParam boolean leftOut) {
-    works.leaveOut(works.require(studyId, workId).id(), leftOut);
-    return "redirect:" + wallOf(studyId, workId, Wall.Order.NUMBER);
+  String leaveOut(Study study, Work work, @RequestParam boolean leftOut) {
+    works.leaveOut(work.id(), leftOut);
+    return "redirect:" + wallOf(study.id(), work.id(), Wall.Order.NUMBER);
   }
 
   @PostMapping("/studies/{studyId}/anchor")
@@ -283,10 +280,9 @@ class GatherController {
   }
 
   @PostMapping("/studies/{studyId}/wall")
-  String arrange(@PathVariable long studyId, @RequestParam boolean free) {
-    studies.require(studyId);
-    places.arrange(studyId, free);
-    return "redirect:/studies/" + studyId + "/gather";
+  String arrange(Study study, @RequestParam boolean free) {
+    places.arrange(study.id(), free);
+    return "redirect:/studies/" + study.id() + "/gather";
   }
 
   /** Where works were moved to. */
@@ -294,8 +290,7 @@ class GatherController {
 
   @PostMapping("/studies/{studyId}/places")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void move(@PathVariable long studyId, @RequestBody List<Moved> moved) {
-    studies.require(studyId);
+  void move(Study study, @RequestBody List<Moved> moved) {
     Map<Long, WallStore.Place> newPlaces = new LinkedHashMap<>();
     for (Moved one : moved) {
       if (!Reach.holds(one.x()) || !Reach.holds(one.y()) || !Reach.holds(one.width())) {
@@ -309,28 +304,27 @@ class GatherController {
               Math.max(40, Math.min(4000, one.width())),
               one.group() == null ? OptionalInt.empty() : OptionalInt.of(one.group())));
     }
-    places.place(studyId, newPlaces);
+    places.place(study.id(), newPlaces);
   }
 
   @PostMapping("/studies/{studyId}/improvise")
   String improvise(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "") String view,
       @RequestParam(defaultValue = "") String note,
       @RequestParam boolean on) {
-    studies.require(studyId);
     if (on) {
       places.improvise(
-          studyId,
+          study.id(),
           new WallStore.Improvised(
               known(part, Part.ofWord(part).isPresent()),
               known(view, Arrays.stream(View.values()).anyMatch(v -> v.word().equals(view))),
               Texts.cut(note, LONGEST_NOTE)));
     } else {
-      places.reopen(studyId, part, view);
+      places.reopen(study.id(), part, view);
     }
-    return "redirect:/studies/" + studyId + "/gather";
+    return "redirect:/studies/" + study.id() + "/gather";
   }
 
   /** A word that is one of those that are known, or empty for all of them. */
@@ -343,11 +337,10 @@ class GatherController {
 
   /** A study of its own for one manner or one period; this one keeps all its works. */
   @PostMapping("/studies/{studyId}/split")
-  String split(@PathVariable long studyId, @RequestParam String word, Sent sent) {
-    Study study = studies.require(studyId);
+  String split(Study study, @RequestParam String word, Sent sent) {
     return submissions.once(
         sent,
-        () -> "redirect:/studies/" + splitting.split(study, word).orElse(studyId) + "/gather");
+        () -> "redirect:/studies/" + splitting.split(study, word).orElse(study.id()) + "/gather");
   }
 
   private static String wallOf(long studyId, long workId, Wall.Order order) {

@@ -96,17 +96,12 @@ class LookController {
   record Suggested(Work work, boolean mirrored, boolean lightDiffers, boolean isAnchor) {}
 
   @GetMapping("/studies/{studyId}/works/{workId}/look")
-  String page(
-      @PathVariable long studyId,
-      @PathVariable long workId,
-      @RequestParam(defaultValue = "EYES") Part part,
-      Model model) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
-    List<Wall.Tile> tiles = shown(studyId);
+  String page(Study study, Work work, @RequestParam(defaultValue = "EYES") Part part, Model model) {
+
+    List<Wall.Tile> tiles = shown(study.id());
     Map<Long, Work> byId =
         tiles.stream().collect(Collectors.toMap(t -> t.work().id(), Wall.Tile::work));
-    List<LookStore.Pick> picks = looks.picks(studyId);
+    List<LookStore.Pick> picks = looks.picks(study.id());
     rail.addTo(model, study, Stage.GATHER);
     model.addAttribute("work", work);
     model.addAttribute("part", part);
@@ -124,9 +119,9 @@ class LookController {
     List<Suggested> suggested = suggested(tiles, part);
     model.addAttribute("suggested", suggested);
     model.addAttribute(
-        "mirrored", suggested.stream().anyMatch(s -> s.work().id() == workId && s.mirrored()));
-    model.addAttribute("boxes", picks.stream().filter(p -> p.workId() == workId).toList());
-    LookStore.Notes notes = looks.notes(workId);
+        "mirrored", suggested.stream().anyMatch(s -> s.work().id() == work.id() && s.mirrored()));
+    model.addAttribute("boxes", picks.stream().filter(p -> p.workId() == work.id()).toList());
+    LookStore.Notes notes = looks.notes(work.id());
     model.addAttribute("notes", notes.shapes());
     model.addAttribute("notesVersion", notes.version());
     return "look/page";
@@ -134,45 +129,41 @@ class LookController {
 
   @PostMapping("/studies/{studyId}/works/{workId}/picks")
   String pick(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestParam Part part,
       @RequestParam double x,
       @RequestParam double y,
       @RequestParam double width,
       @RequestParam double height,
       @RequestParam(defaultValue = "false") boolean mirrored) {
-    Work work = works.require(studyId, workId);
-    box(work, x, y, width, height).ifPresent(box -> looks.pick(workId, part.word(), box, mirrored));
-    return "redirect:" + here(studyId, workId, part);
+
+    box(work, x, y, width, height)
+        .ifPresent(box -> looks.pick(work.id(), part.word(), box, mirrored));
+    return "redirect:" + here(study.id(), work.id(), part);
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/picks/{pickId}/remove")
-  String unpick(
-      @PathVariable long studyId,
-      @PathVariable long workId,
-      @PathVariable long pickId,
-      @RequestParam Part part) {
-    works.require(studyId, workId);
-    looks.unpick(studyId, pickId);
-    return "redirect:" + here(studyId, workId, part);
+  String unpick(Study study, Work work, @PathVariable long pickId, @RequestParam Part part) {
+    looks.unpick(study.id(), pickId);
+    return "redirect:" + here(study.id(), work.id(), part);
   }
 
   /** Frames one figure of several as a work of its own; the picture itself then stays out. */
   @PostMapping("/studies/{studyId}/works/{workId}/figures")
   String frame(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestParam double x,
       @RequestParam double y,
       @RequestParam double width,
       @RequestParam double height,
       @RequestParam(defaultValue = "") String title)
       throws UnusablePictureException {
-    Work work = works.require(studyId, workId);
+
     Optional<LookStore.Box> box = box(work, x, y, width, height);
     if (box.isEmpty()) {
-      return "redirect:" + here(studyId, workId, Part.EYES);
+      return "redirect:" + here(study.id(), work.id(), Part.EYES);
     }
     byte[] png =
         opener.open(
@@ -181,48 +172,47 @@ class LookController {
     String named = title.isBlank() ? text("look.figure.of", work.title()) : title;
     Intake.Outcome outcome =
         intake.take(
-            new Intake.Into(studyId, work.role(), work.credit(), work.view()),
+            new Intake.Into(study.id(), work.role(), work.credit(), work.view()),
             png,
             Work.cutTitle(named),
             placed -> {
               if (placed.isNew()) {
                 works.tag(placed.work().id(), work.tags());
-                looks.noteFraming(placed.work().id(), workId);
-                works.leaveOut(workId, true);
+                looks.noteFraming(placed.work().id(), work.id());
+                works.leaveOut(work.id(), true);
               }
             });
     if (outcome instanceof Intake.Taken taken) {
-      return "redirect:/studies/" + studyId + "/gather?work=" + taken.workId();
+      return "redirect:/studies/" + study.id() + "/gather?work=" + taken.workId();
     }
     if (outcome instanceof Intake.Refused refused) {
       throw new RefusedException("look.figure.refused", refused.reason());
     }
     return outcome instanceof Intake.AlreadyHere here
-        ? "redirect:/studies/" + studyId + "/gather?work=" + here.work().id()
-        : "redirect:" + here(studyId, workId, Part.EYES);
+        ? "redirect:/studies/" + study.id() + "/gather?work=" + here.work().id()
+        : "redirect:" + here(study.id(), work.id(), Part.EYES);
   }
 
   /** Keeps notes drawn from a version; where another save came in between, answers with those. */
   @PostMapping("/studies/{studyId}/works/{workId}/notes")
   ResponseEntity<String> keepNotes(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestHeader(VERSION_HEADER) int madeFrom,
       @RequestBody String shapes) {
-    works.require(studyId, workId);
     String checked;
     try {
       checked = DrawnNotes.checked(shapes);
     } catch (IllegalArgumentException e) {
       return ResponseEntity.status(HttpStatus.BAD_REQUEST).body(e.getMessage());
     }
-    OptionalInt kept = looks.keepNotes(workId, madeFrom, checked);
+    OptionalInt kept = looks.keepNotes(work.id(), madeFrom, checked);
     if (kept.isPresent()) {
       return ResponseEntity.noContent()
           .header(VERSION_HEADER, Integer.toString(kept.getAsInt()))
           .build();
     }
-    LookStore.Notes newest = looks.notes(workId);
+    LookStore.Notes newest = looks.notes(work.id());
     return ResponseEntity.status(HttpStatus.CONFLICT)
         .header(VERSION_HEADER, Integer.toString(newest.version()))
         .contentType(MediaType.APPLICATION_JSON)

@@ -116,25 +116,23 @@ class MeasureController {
 
   /** The first source that nothing is marked on, or the first of all. */
   @GetMapping("/studies/{studyId}/measure")
-  String first(@PathVariable long studyId) {
-    Study study = studies.require(studyId);
+  String first(Study study) {
     List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
     if (sources.isEmpty()) {
-      return "redirect:/studies/" + studyId + "/gather";
+      return "redirect:/studies/" + study.id() + "/gather";
     }
     Work work =
         sources.stream()
             .filter(source -> evidence.of(source).marks().confirmed().isEmpty())
             .findFirst()
             .orElse(sources.get(0));
-    return "redirect:/studies/" + studyId + "/works/" + work.id() + "/measure";
+    return "redirect:/studies/" + study.id() + "/works/" + work.id() + "/measure";
   }
 
   @GetMapping("/studies/{studyId}/works/{workId}/measure")
-  String page(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
-    MarkingStore.Marking marking = markings.newest(workId, work.view());
+  String page(Study study, Work work, Model model) {
+
+    MarkingStore.Marking marking = markings.newest(work.id(), work.view());
     Stage stage = work.role() == Work.Role.SOURCE ? Stage.MEASURE : Stage.MIRROR;
     rail.addTo(model, study, stage);
     bench.addReadings(model, study, work, marking.marks());
@@ -145,20 +143,19 @@ class MeasureController {
     questions.addTo(model, study, work);
     model.addAttribute("learnsFrom", proposing.learnsFrom(work));
     model.addAttribute("twins", twins.of(work));
-    model.addAttribute("history", markings.history(workId, VERSIONS_SHOWN));
-    model.addAttribute("repeats", repeats.technicalError(studyId).figures());
+    model.addAttribute("history", markings.history(work.id(), VERSIONS_SHOWN));
+    model.addAttribute("repeats", repeats.technicalError(study.id()).figures());
     model.addAttribute(
         "pixelsPerInch",
-        scans.of(workId).flatMap(Scan::resolution).map(Resolution::pixelsPerInch).orElse(null));
+        scans.of(work.id()).flatMap(Scan::resolution).map(Resolution::pixelsPerInch).orElse(null));
     return "measure/page";
   }
 
   /** Where the points that are not marked probably lie. */
   @PostMapping("/studies/{studyId}/works/{workId}/proposal")
-  ResponseEntity<String> propose(
-      @PathVariable long studyId, @PathVariable long workId, @RequestBody String landmarks)
+  ResponseEntity<String> propose(Study study, Work work, @RequestBody String landmarks)
       throws UnusablePictureException, FormatException {
-    Work work = works.require(studyId, workId);
+
     Marks known = marks(work, landmarks);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
@@ -167,12 +164,11 @@ class MeasureController {
 
   /** One version of the marking, to lay over another. */
   @GetMapping("/studies/{studyId}/works/{workId}/marks/{version}.json")
-  ResponseEntity<String> version(
-      @PathVariable long studyId, @PathVariable long workId, @PathVariable int version) {
-    Work work = works.require(studyId, workId);
+  ResponseEntity<String> version(Study study, Work work, @PathVariable int version) {
+
     Marks marks =
         markings
-            .at(workId, work.view(), version)
+            .at(work.id(), work.view(), version)
             .orElseThrow(() -> new NotFoundException("fault.marking.unknown", version));
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
@@ -181,41 +177,41 @@ class MeasureController {
 
   /** Takes over the marks of the same picture at another size, or of which this is a part. */
   @PostMapping("/studies/{studyId}/works/{workId}/marks/copy")
-  String copyMarks(@PathVariable long studyId, @PathVariable long workId, @RequestParam long from)
+  String copyMarks(Study study, Work work, @RequestParam long from)
       throws UnusablePictureException {
-    Work work = works.require(studyId, workId);
+
     Twins.Twin twin =
         twins.of(work).stream()
             .filter(t -> t.work().id() == from)
             .findFirst()
             .orElseThrow(() -> new NotFoundException("fault.work.unknown", from));
-    int version = markings.newest(workId, work.view()).version();
+    int version = markings.newest(work.id(), work.view()).version();
     if (keeping.marks(work, version, twins.marksFor(work, twin), "").isEmpty()) {
       throw new RefusedException("measure.copy.conflict");
     }
-    return "redirect:/studies/" + studyId + "/works/" + workId + "/measure";
+    return "redirect:/studies/" + study.id() + "/works/" + work.id() + "/measure";
   }
 
   /** Keeps a second marking made without sight of the first, and tells how far they lie apart. */
   @PostMapping("/studies/{studyId}/works/{workId}/repeat")
   String repeat(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestBody String landmarks,
       Model model,
       HttpServletResponse response) {
-    Work work = works.require(studyId, workId);
-    Marks first = markings.newest(workId, work.view()).marks();
+
+    Marks first = markings.newest(work.id(), work.view()).marks();
     Marks second;
     try {
       second = marks(work, landmarks);
     } catch (FormatException e) {
       return fault(model, response, HttpStatus.BAD_REQUEST, String.valueOf(e.getMessage()));
     }
-    repeats.keep(workId, new TechnicalError.Pair(first, second));
+    repeats.keep(work.id(), new TechnicalError.Pair(first, second));
     TechnicalError here = TechnicalError.of(List.of(new TechnicalError.Pair(first, second)));
     model.addAttribute("repeat", RepeatRow.of(here, first));
-    model.addAttribute("figures", repeats.technicalError(studyId).figures());
+    model.addAttribute("figures", repeats.technicalError(study.id()).figures());
     model.addAttribute("enough", TechnicalError.ENOUGH_FIGURES);
     return "measure/repeat :: outcome";
   }
@@ -223,13 +219,13 @@ class MeasureController {
   /** Keeps a guess and tells by how much it was off. */
   @PostMapping("/studies/{studyId}/works/{workId}/guesses")
   String guess(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestParam("measure") String key,
       @RequestParam String guessed,
       Model model,
       HttpServletResponse response) {
-    Work work = works.require(studyId, workId);
+
     Optional<Reading> reading =
         MeasureCatalogue.byKey(key).flatMap(measure -> measure.read(evidence.of(work)).reading());
     OptionalDouble value = number(guessed);
@@ -241,7 +237,7 @@ class MeasureController {
           messages.getMessage("measure.guess.fault", new Object[] {guessed}, Locale.ENGLISH));
     }
     GuessStore.Guess guess = new GuessStore.Guess(key, value.getAsDouble(), reading.get().value());
-    guesses.keep(workId, guess);
+    guesses.keep(work.id(), guess);
     Unit unit = reading.get().measure().unit();
     String off = Wording.number(Math.abs(guess.error()), unit.decimals());
     String way = guess.error() < 0 ? "measure.guess.low" : "measure.guess.high";
@@ -282,15 +278,14 @@ class MeasureController {
   /** Saves a marking made from a version; tells when another save came in between. */
   @PostMapping("/studies/{studyId}/works/{workId}/marks")
   String save(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestHeader(VERSION_HEADER) int madeFrom,
       @RequestHeader(name = BY_HEADER, defaultValue = "") String by,
       @RequestBody String landmarks,
       Model model,
       HttpServletResponse response) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
+
     Marks marks;
     try {
       marks = marks(work, landmarks);
@@ -299,7 +294,7 @@ class MeasureController {
     }
     Optional<Integer> saved = keeping.marks(work, madeFrom, marks, name(by));
     if (saved.isEmpty()) {
-      int newest = markings.newest(workId, work.view()).version();
+      int newest = markings.newest(work.id(), work.view()).version();
       response.setHeader(VERSION_HEADER, Integer.toString(newest));
       return fault(
           model,
@@ -317,13 +312,12 @@ class MeasureController {
       path = "/studies/{studyId}/works/{workId}/readings",
       headers = "Accept!=application/json")
   String preview(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestBody String landmarks,
       Model model,
       HttpServletResponse response) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
+
     try {
       bench.addReadings(model, study, work, marks(work, landmarks));
     } catch (FormatException e) {
@@ -338,12 +332,11 @@ class MeasureController {
       produces = MediaType.APPLICATION_JSON_VALUE,
       headers = "Accept=application/json")
   @ResponseBody
-  Bench.MovingReadings moving(
-      @PathVariable long studyId, @PathVariable long workId, @RequestBody String landmarks)
+  Bench.MovingReadings moving(Study study, Work work, @RequestBody String landmarks)
       throws FormatException {
-    Work work = works.require(studyId, workId);
+
     Marks marks = marks(work, landmarks);
-    return bench.moving(studies.require(studyId), work, marks);
+    return bench.moving(study, work, marks);
   }
 
   /** The pixel block alone, asked for again while the reading is under way. */
@@ -353,34 +346,34 @@ class MeasureController {
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/pixels/stop")
-  String stopPixels(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    pixelReading.stop(works.require(studyId, workId));
-    return pixelBlock(studyId, workId, model);
+  String stopPixels(Study study, Work work, Model model) {
+    pixelReading.stop(work);
+    return pixelBlock(study.id(), work.id(), model);
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/pixels/again")
-  String readPixelsAgain(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    pixelReading.wantAgain(works.require(studyId, workId));
-    return pixelBlock(studyId, workId, model);
+  String readPixelsAgain(Study study, Work work, Model model) {
+    pixelReading.wantAgain(work);
+    return pixelBlock(study.id(), work.id(), model);
   }
 
   @GetMapping("/studies/{studyId}/works/{workId}/marks.json")
-  ResponseEntity<String> marksFile(@PathVariable long studyId, @PathVariable long workId) {
-    Work work = works.require(studyId, workId);
+  ResponseEntity<String> marksFile(Study study, Work work) {
+
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"work-" + workId + ".marks.json\"")
+            "attachment; filename=\"work-" + work.id() + ".marks.json\"")
         .body(
-            MarksFile.of(markings.newest(workId, work.view()).marks())
+            MarksFile.of(markings.newest(work.id(), work.view()).marks())
                 .about(
                     new MarksFile.MarkedImage(
                         work.title(),
                         work.pictureSha256(),
                         work.widthPixels(),
                         work.heightPixels()))
-                .ticked(ticks.answers(workId))
+                .ticked(ticks.answers(work.id()))
                 .toJson());
   }
 

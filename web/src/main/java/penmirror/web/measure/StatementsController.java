@@ -44,9 +44,8 @@ class StatementsController {
   record Group(Part part, List<TickStore.Statement> statements) {}
 
   @GetMapping("/studies/{studyId}/works/{workId}/statements")
-  String page(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
+  String page(Study study, Work work, Model model) {
+
     rail.addTo(model, study, Stage.MEASURE);
     Map<Part, List<TickStore.Statement>> byPart = new LinkedHashMap<>();
     for (Part part : Part.values()) {
@@ -61,13 +60,13 @@ class StatementsController {
     model.addAttribute(
         "groups",
         byPart.entrySet().stream().map(e -> new Group(e.getKey(), e.getValue())).toList());
-    model.addAttribute("answers", ticks.answers(workId));
+    model.addAttribute("answers", ticks.answers(work.id()));
     model.addAttribute("parts", Part.values());
     model.addAttribute("stages", STAGES);
     model.addAttribute(
         "others",
-        works.inRole(studyId, Work.Role.SOURCE).stream()
-            .filter(other -> other.id() != workId && !ticks.answers(other.id()).isEmpty())
+        works.inRole(study.id(), Work.Role.SOURCE).stream()
+            .filter(other -> other.id() != work.id() && !ticks.answers(other.id()).isEmpty())
             .toList());
     return "measure/statements";
   }
@@ -75,12 +74,8 @@ class StatementsController {
   /** An empty answer takes the tick away. */
   @PostMapping("/studies/{studyId}/works/{workId}/statements/{key}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void answer(
-      @PathVariable long studyId,
-      @PathVariable long workId,
-      @PathVariable String key,
-      @RequestParam String answer) {
-    Work work = works.require(studyId, workId);
+  void answer(Study study, Work work, @PathVariable String key, @RequestParam String answer) {
+
     if (!ticks.has(key) || !(answer.isEmpty() || ANSWERS.contains(answer))) {
       throw new RefusedException("fault.form.word", Texts.cut(answer, 40));
     }
@@ -92,20 +87,19 @@ class StatementsController {
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/statements/copy")
-  String copy(@PathVariable long studyId, @PathVariable long workId, @RequestParam long from) {
-    Work work = works.require(studyId, workId);
-    ticks.copy(works.require(studyId, from).id(), work.id());
-    return "redirect:/studies/" + studyId + "/works/" + workId + "/statements";
+  String copy(Study study, Work work, @RequestParam long from) {
+
+    ticks.copy(works.require(study.id(), from).id(), work.id());
+    return "redirect:/studies/" + study.id() + "/works/" + work.id() + "/statements";
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/statements")
   String add(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestParam String text,
       @RequestParam Part part,
       @RequestParam String stage) {
-    works.require(studyId, workId);
     String cut = Texts.cut(text, LONGEST_TEXT);
     if (!STAGES.contains(stage)) {
       throw new RefusedException("fault.form.word", Texts.cut(stage, 40));
@@ -113,6 +107,6 @@ class StatementsController {
     if (!cut.isEmpty()) {
       ticks.add(TickStore.Statement.ofTheUsers(part, stage, cut));
     }
-    return "redirect:/studies/" + studyId + "/works/" + workId + "/statements";
+    return "redirect:/studies/" + study.id() + "/works/" + work.id() + "/statements";
   }
 }

@@ -9,7 +9,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -67,31 +66,25 @@ class MirrorController {
 
   /** The newest redraw, or the way to the first. */
   @GetMapping("/studies/{studyId}/mirror")
-  String newest(@PathVariable long studyId, Model model) {
-    Study study = studies.require(studyId);
-    List<Work> redraws = works.inRole(studyId, Work.Role.REDRAW);
+  String newest(Study study, Model model) {
+    List<Work> redraws = works.inRole(study.id(), Work.Role.REDRAW);
     if (redraws.isEmpty()) {
       return empty(model, study, Optional.empty());
     }
-    return "redirect:/studies/" + studyId + "/mirror/" + redraws.get(redraws.size() - 1).id();
+    return "redirect:/studies/" + study.id() + "/mirror/" + redraws.get(redraws.size() - 1).id();
   }
 
   @GetMapping("/studies/{studyId}/mirror/{workId}")
-  String page(
-      @PathVariable long studyId,
-      @PathVariable long workId,
-      @RequestParam Optional<Long> source,
-      Model model) {
-    Study study = studies.require(studyId);
-    Work redraw = works.require(studyId, workId);
+  String page(Study study, Work redraw, @RequestParam Optional<Long> source, Model model) {
+
     Loaded loaded = sheets.load(study);
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
     StyleSheet sheet = loaded.scoredSheet();
     Score score = loaded.score(redraw);
-    List<MeasureGroup> traced = scopes.tracedGroups(studyId);
+    List<MeasureGroup> traced = scopes.tracedGroups(study.id());
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
-    model.addAttribute("kind", scopes.kind(studyId));
+    model.addAttribute("kind", scopes.kind(study.id()));
     model.addAttribute("attempts", loaded.inRole(Work.Role.REDRAW));
     model.addAttribute("sources", sources);
     model.addAttribute("pixels", pixelReadings.progress(redraw.id()));
@@ -120,28 +113,27 @@ class MirrorController {
 
   @PostMapping("/studies/{studyId}/redraws")
   String take(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam("file") MultipartFile file,
       @RequestParam(defaultValue = "") String title,
       Model model,
       jakarta.servlet.http.HttpServletResponse response)
       throws IOException {
-    Study study = studies.require(studyId);
-    List<Work> before = works.inRole(studyId, Work.Role.REDRAW);
+    List<Work> before = works.inRole(study.id(), Work.Role.REDRAW);
     String named = title.isBlank() ? text("mirror.attempt", before.size() + 1) : title.strip();
     Intake.Outcome outcome =
         intake.take(
-            studyId,
+            study.id(),
             file.getBytes(),
             Work.Role.REDRAW,
             Work.cutTitle(named),
             text("mirror.own"),
             sheets.sheetOf(study).view());
     if (outcome instanceof Intake.Taken taken) {
-      return "redirect:/studies/" + studyId + "/works/" + taken.workId() + "/measure";
+      return "redirect:/studies/" + study.id() + "/works/" + taken.workId() + "/measure";
     }
     if (outcome instanceof Intake.AlreadyHere here) {
-      return "redirect:/studies/" + studyId + "/mirror/" + here.work().id();
+      return "redirect:/studies/" + study.id() + "/mirror/" + here.work().id();
     }
     response.setStatus(HttpStatus.BAD_REQUEST.value());
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");

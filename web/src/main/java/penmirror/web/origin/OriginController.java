@@ -14,7 +14,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -131,32 +130,31 @@ class OriginController {
 
   @GetMapping("/studies/{studyId}/works/{workId}/origin")
   String page(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestParam(defaultValue = "line.width") String show,
       @RequestParam(required = false) Optional<Long> beside,
       Model model) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
+
     rail.addTo(model, study, work.role() == Work.Role.REDRAW ? Stage.MIRROR : Stage.MEASURE);
     model.addAttribute("study", study);
     model.addAttribute("work", work);
     model.addAttribute("groups", GROUPS);
     model.addAttribute("layers", Layer.values());
     model.addAttribute("shown", show);
-    model.addAttribute("beside", beside.map(id -> works.require(studyId, id)).orElse(null));
+    model.addAttribute("beside", beside.map(id -> works.require(study.id(), id)).orElse(null));
     model.addAttribute(
         "others",
-        works.inRole(studyId, Work.Role.SOURCE).stream()
-            .filter(other -> other.id() != workId)
+        works.inRole(study.id(), Work.Role.SOURCE).stream()
+            .filter(other -> other.id() != work.id())
             .toList());
-    FigureEditStore.Strokes strokes = figureEdits.newest(workId);
+    FigureEditStore.Strokes strokes = figureEdits.newest(work.id());
     model.addAttribute("edits", FigureEditsJson.write(strokes.edits()));
     model.addAttribute("editsVersion", strokes.version());
     model.addAttribute("strokesLeftOut", strokes.leftOut());
     model.addAttribute("head", evidence.headPixels(work).orElse(null));
     beside
-        .map(id -> works.require(studyId, id))
+        .map(id -> works.require(study.id(), id))
         .ifPresent(
             other -> model.addAttribute("headBeside", evidence.headPixels(other).orElse(null)));
     addRows(model, study, work);
@@ -166,9 +164,8 @@ class OriginController {
 
   /** The rows alone, after the figure was corrected and the picture read anew. */
   @GetMapping("/studies/{studyId}/works/{workId}/origin/readings")
-  String rows(@PathVariable long studyId, @PathVariable long workId, Model model) {
-    Study study = studies.require(studyId);
-    Work work = works.require(studyId, workId);
+  String rows(Study study, Work work, Model model) {
+
     model.addAttribute("study", study);
     model.addAttribute("work", work);
     model.addAttribute("groups", GROUPS);
@@ -221,9 +218,8 @@ class OriginController {
   @GetMapping(
       path = "/studies/{studyId}/works/{workId}/origin.json",
       produces = MediaType.APPLICATION_JSON_VALUE)
-  ResponseEntity<String> layers(@PathVariable long studyId, @PathVariable long workId)
-      throws UnusablePictureException {
-    Work work = works.require(studyId, workId);
+  ResponseEntity<String> layers(Study study, Work work) throws UnusablePictureException {
+
     return ResponseEntity.ok(origins.json(work).orElseThrow());
   }
 
@@ -233,11 +229,11 @@ class OriginController {
    */
   @PostMapping("/studies/{studyId}/works/{workId}/figure")
   ResponseEntity<String> figure(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestHeader(VERSION_HEADER) int madeFrom,
       @RequestBody String edits) {
-    Work work = works.require(studyId, workId);
+
     List<FigureEdit> strokes;
     try {
       strokes = FigureEditsJson.read(edits);
@@ -249,7 +245,7 @@ class OriginController {
     }
     OptionalInt saved = keeping.strokes(work, madeFrom, strokes);
     if (saved.isEmpty()) {
-      FigureEditStore.Strokes newest = figureEdits.newest(workId);
+      FigureEditStore.Strokes newest = figureEdits.newest(work.id());
       return ResponseEntity.status(HttpStatus.CONFLICT)
           .header(VERSION_HEADER, Integer.toString(newest.version()))
           .contentType(MediaType.APPLICATION_JSON)
@@ -266,8 +262,8 @@ class OriginController {
    */
   @PostMapping("/studies/{studyId}/works/{workId}/roles")
   String pick(
-      @PathVariable long studyId,
-      @PathVariable long workId,
+      Study study,
+      Work work,
       @RequestParam String role,
       @RequestParam RoleStore.Tone tone,
       @RequestParam double x,
@@ -276,7 +272,7 @@ class OriginController {
       Model model,
       HttpServletResponse response)
       throws UnusablePictureException {
-    Work work = works.require(studyId, workId);
+
     String name = role.strip();
     boolean inside = x >= 0 && y >= 0 && x < work.widthPixels() && y < work.heightPixels();
     if (name.isEmpty() || name.length() > LONGEST_ROLE || !inside || !(radius <= LARGEST_DISC)) {
@@ -286,22 +282,18 @@ class OriginController {
     }
     PixelEvidence of = origins.of(work).orElseThrow();
     RoleColours found = RoleColours.at(of, new Point(x, y), Math.max(0, radius));
-    naming.name(workId, name, tone, found, new Point(x, y));
-    model.addAttribute("study", studies.require(studyId));
+    naming.name(work.id(), name, tone, found, new Point(x, y));
+    model.addAttribute("study", study);
     model.addAttribute("work", work);
     addRoles(model, work);
     return "origin/page :: roles";
   }
 
   @PostMapping("/studies/{studyId}/works/{workId}/roles/forget")
-  String forget(
-      @PathVariable long studyId,
-      @PathVariable long workId,
-      @RequestParam String role,
-      Model model) {
-    Work work = works.require(studyId, workId);
-    roles.forget(workId, role);
-    model.addAttribute("study", studies.require(studyId));
+  String forget(Study study, Work work, @RequestParam String role, Model model) {
+
+    roles.forget(work.id(), role);
+    model.addAttribute("study", study);
     model.addAttribute("work", work);
     addRoles(model, work);
     return "origin/page :: roles";

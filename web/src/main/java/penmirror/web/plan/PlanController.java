@@ -11,7 +11,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.drawing.PdfWriter;
@@ -81,22 +80,21 @@ class PlanController {
   }
 
   @GetMapping("/studies/{studyId}/plan")
-  String page(@PathVariable long studyId, Model model) {
-    fill(model, studies.require(studyId), Optional.empty());
+  String page(Study study, Model model) {
+    fill(model, study, Optional.empty());
     return "plan/page";
   }
 
   @PostMapping("/studies/{studyId}/plan")
   String setCanvas(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam String width,
       @RequestParam String height,
       Model model,
       jakarta.servlet.http.HttpServletResponse response) {
-    Study study = studies.require(studyId);
     try {
-      studies.setCanvas(studyId, new Canvas(pixels(width), pixels(height)));
-      return "redirect:/studies/" + studyId + "/plan";
+      studies.setCanvas(study.id(), new Canvas(pixels(width), pixels(height)));
+      return "redirect:/studies/" + study.id() + "/plan";
     } catch (IllegalArgumentException e) {
       response.setStatus(HttpStatus.BAD_REQUEST.value());
       fill(model, study, Optional.of(String.valueOf(e.getMessage())));
@@ -105,14 +103,12 @@ class PlanController {
   }
 
   @GetMapping("/studies/{studyId}/plan/guide.svg")
-  ResponseEntity<String> guide(
-      @PathVariable long studyId, @RequestParam Optional<String> download) {
-    Study study = studies.require(studyId);
+  ResponseEntity<String> guide(Study study, @RequestParam Optional<String> download) {
     ResponseEntity.BodyBuilder answer =
         ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "image/svg+xml;charset=UTF-8");
     if (download.isPresent()) {
       answer.header(
-          HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + studyId + ".svg\"");
+          HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + study.id() + ".svg\"");
     }
     return answer.body(SvgWriter.write(GuideDrawing.of(plan(study), shownBeside(study))));
   }
@@ -120,8 +116,7 @@ class PlanController {
   /** To be printed at full size and laid under the paper. */
   @GetMapping("/studies/{studyId}/plan/guide.pdf")
   ResponseEntity<byte[]> guideOnPaper(
-      @PathVariable long studyId, @RequestParam(defaultValue = "300") String perInch) {
-    Study study = studies.require(studyId);
+      Study study, @RequestParam(defaultValue = "300") String perInch) {
     double pixelsPerInch;
     try {
       pixelsPerInch = new Resolution(Double.parseDouble(perInch.strip())).pixelsPerInch();
@@ -132,7 +127,8 @@ class PlanController {
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header(
-            HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + studyId + ".pdf\"")
+            HttpHeaders.CONTENT_DISPOSITION,
+            "attachment; filename=\"guide-" + study.id() + ".pdf\"")
         .body(PdfWriter.write(scene, pixelsPerInch));
   }
 

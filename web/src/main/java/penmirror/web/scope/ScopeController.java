@@ -73,24 +73,23 @@ class ScopeController {
   record TraitRow(Work work, Map<Trait, String> traits) {}
 
   @GetMapping("/studies/{studyId}/scope")
-  String page(@PathVariable long studyId, @RequestParam Optional<Long> work, Model model) {
-    Study study = studies.require(studyId);
+  String page(Study study, @RequestParam Optional<Long> work, Model model) {
     List<Study> all = studies.all();
-    List<Work> sources = works.inRole(studyId, Work.Role.SOURCE);
-    List<Work> characters = works.inRole(studyId, Work.Role.CHARACTER);
-    List<Work> helpers = works.inRole(studyId, Work.Role.HELPER);
-    Map<Long, Map<Trait, String>> traits = scopes.traits(Optional.of(studyId));
-    ScopeStore.Scope scope = scopes.scope(studyId);
+    List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
+    List<Work> characters = works.inRole(study.id(), Work.Role.CHARACTER);
+    List<Work> helpers = works.inRole(study.id(), Work.Role.HELPER);
+    Map<Long, Map<Trait, String>> traits = scopes.traits(Optional.of(study.id()));
+    ScopeStore.Scope scope = scopes.scope(study.id());
     rail.addTo(model, study, Stage.GATHER);
     model.addAttribute("scope", scope);
-    model.addAttribute("version", scopes.version(studyId));
-    model.addAttribute("counted", scopes.convention(studyId));
+    model.addAttribute("version", scopes.version(study.id()));
+    model.addAttribute("counted", scopes.convention(study.id()));
     model.addAttribute("conventions", StatureConvention.values());
     model.addAttribute("kinds", StudyKind.values());
     model.addAttribute("groups", MeasureGroup.values());
-    model.addAttribute("groupKinds", scopes.groupKinds(studyId));
+    model.addAttribute("groupKinds", scopes.groupKinds(study.id()));
     model.addAttribute("parts", Part.values());
-    model.addAttribute("others", all.stream().filter(other -> other.id() != studyId).toList());
+    model.addAttribute("others", all.stream().filter(other -> other.id() != study.id()).toList());
     model.addAttribute("path", path(study, scope, all));
     model.addAttribute("toCopy", sheets.load(study).typical().orElse(null));
     model.addAttribute("traits", Trait.values());
@@ -110,7 +109,7 @@ class ScopeController {
     model.addAttribute(
         "shownTraits", shown.map(w -> traits.getOrDefault(w.id(), Map.of())).orElse(Map.of()));
     model.addAttribute("gaps", gaps(study, all, characters, sources, helpers, traits));
-    List<ScopeStore.ProcessNote> notes = scopes.processNotes(studyId);
+    List<ScopeStore.ProcessNote> notes = scopes.processNotes(study.id());
     model.addAttribute("notes", notes);
     model.addAttribute("process", Process.of(notes));
     model.addAttribute("stages", Process.STAGES);
@@ -185,7 +184,7 @@ class ScopeController {
 
   @PostMapping("/studies/{studyId}/scope")
   String setScope(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam String name,
       @RequestParam String illustrator,
       @RequestParam(defaultValue = "") String reason,
@@ -199,17 +198,16 @@ class ScopeController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    studies.require(studyId);
     Settings.Form form =
         new Settings.Form(
             name, illustrator, reason, credit, kind, part, follows, counted, all, version);
     return answer(
-        settings.describe(studyId, form), studyId, Optional.empty(), model, request, response);
+        settings.describe(study.id(), form), study, Optional.empty(), model, request, response);
   }
 
   @PostMapping("/studies/{studyId}/scope/traits")
   String setTraits(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam long work,
       @RequestParam Map<String, String> all,
       @RequestParam(required = false) @Nullable Integer version,
@@ -217,8 +215,8 @@ class ScopeController {
       HttpServletRequest request,
       HttpServletResponse response) {
     return answer(
-        settings.describeFigure(studyId, work, all, version),
-        studyId,
+        settings.describeFigure(study.id(), work, all, version),
+        study,
         Optional.of(work),
         model,
         request,
@@ -228,7 +226,7 @@ class ScopeController {
   /** Back to the page; or the page with what another window has kept meanwhile beside mine. */
   private String answer(
       Settings.Outcome outcome,
-      long studyId,
+      Study study,
       Optional<Long> work,
       Model model,
       HttpServletRequest request,
@@ -243,37 +241,35 @@ class ScopeController {
               request.getRequestURI(),
               request.getParameterMap(),
               outdated.version()));
-      return page(studyId, work, model);
+      return page(study, work, model);
     }
-    return "redirect:/studies/" + studyId + "/scope" + work.map(id -> "?work=" + id).orElse("");
+    return "redirect:/studies/" + study.id() + "/scope" + work.map(id -> "?work=" + id).orElse("");
   }
 
   @PostMapping("/studies/{studyId}/scope/ways")
   String choose(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam Trait trait,
       @RequestParam CharacterGaps.Way way,
       @RequestParam(defaultValue = "") String note) {
-    studies.require(studyId);
     scopes.choose(
-        studyId,
+        study.id(),
         new ScopeStore.WayOut(
             trait.word(),
             way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
             Texts.cut(note, LONGEST_TEXT)));
-    return "redirect:/studies/" + studyId + "/scope";
+    return "redirect:/studies/" + study.id() + "/scope";
   }
 
   @PostMapping("/studies/{studyId}/scope/process")
   String note(
-      @PathVariable long studyId,
+      Study study,
       @RequestParam Optional<Integer> minute,
       @RequestParam(defaultValue = "") String stage,
       @RequestParam String text) {
-    studies.require(studyId);
     if (!text.isBlank()) {
       scopes.note(
-          studyId,
+          study.id(),
           minute
               .filter(m -> m >= 0 && m < 100_000)
               .map(OptionalInt::of)
@@ -281,12 +277,12 @@ class ScopeController {
           Process.STAGES.contains(stage) ? stage : "",
           Texts.cut(text, LONGEST_TEXT));
     }
-    return "redirect:/studies/" + studyId + "/scope";
+    return "redirect:/studies/" + study.id() + "/scope";
   }
 
   @PostMapping("/studies/{studyId}/scope/process/{noteId}/remove")
-  String removeNote(@PathVariable long studyId, @PathVariable long noteId) {
-    scopes.removeNote(studyId, noteId);
-    return "redirect:/studies/" + studyId + "/scope";
+  String removeNote(Study study, @PathVariable long noteId) {
+    scopes.removeNote(study.id(), noteId);
+    return "redirect:/studies/" + study.id() + "/scope";
   }
 }
