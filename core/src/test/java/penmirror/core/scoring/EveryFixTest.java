@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -26,6 +27,8 @@ import penmirror.core.telling.FixWords;
 
 /** Each move undoes the slip it is for, in either direction, and leaves small ones alone. */
 class EveryFixTest {
+  /** What a sheet makes is made once for all moves that count alike. */
+  private static final Map<StatureConvention, Scorer> SCORERS = new ConcurrentHashMap<>();
 
   @ParameterizedTest
   @MethodSource("penmirror.core.move.Moves#all")
@@ -88,16 +91,21 @@ class EveryFixTest {
   }
 
   private static Score score(Move move, Marks marks) {
-    return new Scorer(sheet(move)).score(new Evidence(marks, Optional.empty()));
+    return SCORERS
+        .computeIfAbsent(convention(move), key -> new Scorer(sheet(move)))
+        .score(new Evidence(marks, Optional.empty()));
+  }
+
+  private static StatureConvention convention(Move move) {
+    return Arrays.stream(StatureConvention.values())
+        .filter(c -> c.measure() == move.measure())
+        .findFirst()
+        .orElse(StatureConvention.STRAIGHT_FROM_CROWN);
   }
 
   /** Counted as the move's measure counts, where it is a figure height. */
   private static StyleSheet sheet(Move move) {
-    StatureConvention convention =
-        Arrays.stream(StatureConvention.values())
-            .filter(c -> c.measure() == move.measure())
-            .findFirst()
-            .orElse(StatureConvention.STRAIGHT_FROM_CROWN);
+    StatureConvention convention = convention(move);
     MeasuredWork work =
         MeasuredWork.of(
             "1", "The adult", "", new Evidence(Canon.realistic(), Optional.empty()), convention);
