@@ -70,7 +70,7 @@ class CoreArchitectureTest {
           .whereLayer("file")
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("drawing")
-          .mayOnlyBeAccessedByLayers("use", "format")
+          .mayOnlyBeAccessedByLayers("use", "telling", "format")
           .whereLayer("use")
           .mayOnlyBeAccessedByLayers("telling", "format")
           .whereLayer("proposal")

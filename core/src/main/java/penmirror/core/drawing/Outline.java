@@ -30,6 +30,17 @@ public record Outline(Point start, List<Piece> pieces, boolean isClosed) {
   }
 
   /**
+   * Straight pieces from corner to corner and back to the first.
+   *
+   * @param corners two at least
+   */
+  public static Outline closed(List<Point> corners) {
+    List<Piece> pieces = new ArrayList<>();
+    corners.subList(1, corners.size()).forEach(corner -> pieces.add(new Straight(corner)));
+    return new Outline(corners.get(0), pieces, true);
+  }
+
+  /**
    * A closed outline of bends.
    *
    * @param points handle, handle, end in turn; the last end is the start again

@@ -48,6 +48,7 @@ class DemoListingTest {
   private static final double SCALE = 0.35;
 
   private static final int DIGITS = 5;
+  private static final double TOO_SMALL_TO_TELL = 1e-9;
 
   private record Seen(Commission commission, Evidence evidence) {
     MeasuredWork work() {
@@ -173,9 +174,11 @@ class DemoListingTest {
   }
 
   private static String error(Reading reading) {
-    return reading.standardError().isPresent()
-        ? number(reading.standardError().getAsDouble())
-        : "unknown";
+    if (reading.standardError().isEmpty()) {
+      return "unknown";
+    }
+    double error = reading.standardError().getAsDouble();
+    return error < TOO_SMALL_TO_TELL ? "0" : number(error);
   }
 
   /** To five digits: what the last ones say is the machine's rounding. */

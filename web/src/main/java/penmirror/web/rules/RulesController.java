@@ -1,5 +1,7 @@
 package penmirror.web.rules;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -8,9 +10,13 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.act.Act;
+import penmirror.core.drawing.PdfWriter;
+import penmirror.core.drawing.Scene;
 import penmirror.core.format.StyleFile;
 import penmirror.core.style.Signature;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.SheetDrawing;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sheets.BaseLines;
@@ -64,6 +70,20 @@ class RulesController {
             HttpHeaders.CONTENT_DISPOSITION,
             "attachment; filename=\"study-" + study.id() + ".style.json\"")
         .body(StyleFile.of(sheet).toJson());
+  }
+
+  /** To be printed and pinned beside the board. */
+  @GetMapping("/studies/{studyId}/rules/sheet.pdf")
+  ResponseEntity<byte[]> onPaper(Study study) {
+    Loaded loaded = sheets.load(study);
+    Map<Act, String> words = new LinkedHashMap<>();
+    loaded.signature().traits().forEach(trait -> words.put(trait.act(), trait.words()));
+    Scene scene = SheetDrawing.of(loaded.sheet(), loaded.signature().headline(), words);
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"sheet-" + study.id() + ".pdf\"")
+        .body(PdfWriter.write(scene, SheetDrawing.PIXELS_PER_INCH));
   }
 
   @PostMapping("/studies/{studyId}/rules/signature")
