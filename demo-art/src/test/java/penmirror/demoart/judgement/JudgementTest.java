@@ -22,6 +22,7 @@ import penmirror.core.style.Signature;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
 import penmirror.core.telling.FixWords;
+import penmirror.demoart.reading.DemoRead;
 
 /**
  * What the demo's three hands and their chains of attempts are told, held against how they were
@@ -58,7 +59,7 @@ class JudgementTest {
     for (StyleSheet sheet : List.of(hand.plain(), hand.sheet())) {
       Scorer scorer = new Scorer(sheet);
       List<Double> points = new ArrayList<>();
-      for (DemoScores.Seen attempt : hand.attempts()) {
+      for (DemoRead.Seen attempt : hand.attempts()) {
         points.add(scorer.score(attempt.evidence()).byRules().orElseThrow());
       }
       assertThat(points).as(hand.name()).isSorted().doesNotHaveDuplicates();
@@ -77,7 +78,7 @@ class JudgementTest {
   @MethodSource("hands")
   void whatIsSaidFirstIsWhatWasPlanted(DemoScores.Hand hand) {
     Scorer scorer = new Scorer(hand.plain());
-    for (DemoScores.Seen attempt : hand.attempts().subList(0, 2)) {
+    for (DemoRead.Seen attempt : hand.attempts().subList(0, 2)) {
       List<String> first =
           scorer.score(attempt.evidence()).fixes().stream()
               .limit(3)
@@ -96,7 +97,7 @@ class JudgementTest {
   @ParameterizedTest
   @MethodSource("hands")
   void eyesThatAreTooHighAreToBeLowered(DemoScores.Hand hand) {
-    DemoScores.Seen first = hand.attempts().get(0);
+    DemoRead.Seen first = hand.attempts().get(0);
     Fix fix =
         new Scorer(hand.plain())
             .score(first.evidence()).fixes().stream()
@@ -112,7 +113,7 @@ class JudgementTest {
   @MethodSource("hands")
   void nothingIsAskedOfWhatIsDrawn(DemoScores.Hand hand) {
     Scorer scorer = new Scorer(hand.sheet());
-    for (DemoScores.Seen attempt : hand.attempts()) {
+    for (DemoRead.Seen attempt : hand.attempts()) {
       for (Fix fix : scorer.score(attempt.evidence()).fixes()) {
         assertThat(fix.rules())
             .allMatch(rule -> rule.measure().nature() == Nature.MANNER, fix.key());
@@ -144,7 +145,7 @@ class JudgementTest {
       }
       for (DemoScores.Hand other : DemoScores.HANDS) {
         if (other != hand) {
-          for (DemoScores.Seen work : other.works()) {
+          for (DemoRead.Seen work : other.works()) {
             others++;
             if (Scorer.bothOf(sheet, work.work()).byRules().orElse(0.0) < from) {
               othersBelow++;
@@ -217,7 +218,7 @@ class JudgementTest {
   void aBrokenTraitCostsMoreThanAnotherAct(DemoScores.Hand hand) {
     Signature signature = hand.signature();
     StyleSheet sheet = hand.sheet();
-    for (DemoScores.Seen work : hand.works()) {
+    for (DemoRead.Seen work : hand.works()) {
       Score score = new Scorer(sheet).score(work.evidence());
       double few =
           signature.acts().stream()
@@ -257,7 +258,7 @@ class JudgementTest {
                     .doesNotContain("{", "‰", "a*", "chroma", "lightness", "NaN", "share", "  ");
               });
     }
-    for (DemoScores.Seen attempt : hand.attempts()) {
+    for (DemoRead.Seen attempt : hand.attempts()) {
       for (Fix fix : new Scorer(hand.sheet()).score(attempt.evidence()).fixes()) {
         System.out.printf(
             "%s +%.1f %s (%s) %s%n",

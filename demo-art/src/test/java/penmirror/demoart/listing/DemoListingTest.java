@@ -10,28 +10,21 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.View;
-import penmirror.core.file.PictureReader;
-import penmirror.core.file.UnusablePictureException;
-import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Reading;
 import penmirror.core.reading.MeasureCatalogue;
-import penmirror.core.reading.PixelReader;
 import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
-import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.FixWords;
-import penmirror.demoart.studio.Commission;
-import penmirror.demoart.studio.DemoStudio;
-import penmirror.demoart.studio.DrawnWork;
+import penmirror.demoart.reading.DemoRead;
+import penmirror.demoart.reading.DemoRead.Seen;
 
 /**
  * Every reading, rule and score of the demo as it was when the listing was last written. A change
@@ -44,17 +37,8 @@ import penmirror.demoart.studio.DrawnWork;
 class DemoListingTest {
   private static final Path PLACE = Path.of("src/test/resources/listing/demo.txt");
 
-  /** On the pictures' own size: small, so that all are read in seconds. */
-  private static final double SCALE = 0.35;
-
   private static final int DIGITS = 5;
   private static final double TOO_SMALL_TO_TELL = 1e-9;
-
-  private record Seen(Commission commission, Evidence evidence) {
-    MeasuredWork work() {
-      return MeasuredWork.of(commission.fileName(), commission.title(), "", evidence);
-    }
-  }
 
   @Test
   void everyNumberOfTheDemoIsWhatItWas() throws IOException {
@@ -74,15 +58,11 @@ class DemoListingTest {
 
   private static List<String> listing() {
     List<String> lines = new ArrayList<>();
-    list("odile", DemoStudio.odileMarrow(), lines);
-    list("casimir", DemoStudio.casimirThole(), lines);
-    list("ines", DemoStudio.inesVantour(), lines);
-    list("own", seen(DemoStudio.ownHand()), List.of(), lines);
+    for (DemoRead.Hand hand :
+        List.of(DemoRead.ODILE, DemoRead.CASIMIR, DemoRead.INES, DemoRead.OWN)) {
+      list(hand.name(), hand.sources(), hand.redraws(), lines);
+    }
     return lines;
-  }
-
-  private static void list(String hand, DemoStudio.Folder folder, List<String> lines) {
-    list(hand, seen(folder.sources()), seen(folder.redraws()), lines);
   }
 
   private static void list(
@@ -155,21 +135,6 @@ class DemoListingTest {
                 + " "
                 + FixWords.instruction(fix));
       }
-    }
-  }
-
-  private static List<Seen> seen(List<Commission> commissions) {
-    return commissions.parallelStream().map(DemoListingTest::seen).toList();
-  }
-
-  private static Seen seen(Commission commission) {
-    DrawnWork drawn = DrawnWork.of(commission, SCALE);
-    try {
-      var picture = new PictureReader().open(drawn.png()).picture();
-      var readings = new PixelReader().read(picture, drawn.truth(), step -> {});
-      return new Seen(commission, new Evidence(drawn.truth(), Optional.of(readings)));
-    } catch (UnusablePictureException e) {
-      throw new IllegalStateException(commission.fileName(), e);
     }
   }
 
