@@ -508,6 +508,17 @@ class HostileDatabaseTest extends DatabaseTest {
     return request;
   }
 
+  /** By itself and within half a minute, however busy the machine is. */
+  private void awaitReady() throws Exception {
+    long end = System.nanoTime() + 30_000_000_000L;
+    while (mvc.perform(get("/actuator/health/readiness")).andReturn().getResponse().getStatus()
+            != 200
+        && System.nanoTime() < end) {
+      Thread.sleep(100);
+    }
+    mvc.perform(get("/actuator/health/readiness")).andExpect(status().isOk());
+  }
+
   @Test
   void withoutItsDatabaseTheApplicationSaysItIsNotReadyAndComesBackByItself() throws Exception {
     TestDatabase.shared().stopServer();
@@ -519,7 +530,7 @@ class HostileDatabaseTest extends DatabaseTest {
     } finally {
       TestDatabase.shared().startServer();
     }
-    mvc.perform(get("/actuator/health/readiness")).andExpect(status().isOk());
+    awaitReady();
     mvc.perform(get(base + "/gather")).andExpect(status().isOk());
   }
 }

@@ -163,13 +163,25 @@ class JourneyBrowserTest extends BrowserTest {
   private void rules() {
     page.keyboard().press("Escape");
     page.keyboard().press("3");
-    page.waitForSelector(".strips table");
-    assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
+    page.waitForSelector(".act");
+    String eyes = ".act[data-act='eye-height'] summary";
+    assertThat(page.locator(eyes + " .dot")).hasCount(SOURCES);
+    assertThat(page.locator(eyes + " .said")).containsText("Eyes at");
     requireAccessible("rules");
-    page.locator("tr[data-measure='eye.line'] a").first().click();
+    page.locator(eyes + " a").first().click();
     page.waitForSelector("#roll li.now");
     page.goBack();
+    page.waitForSelector(".act");
+    page.locator("#find").fill("outline");
+    assertThat(page.locator(eyes)).isHidden();
+    page.locator("#find").fill("");
+    page.locator(".act[data-act='eye-height'] .said").click();
+    assertThat(page.locator(".act[data-act='eye-height'] .reading").first()).isVisible();
+    requireAccessible("rules, an act open");
+    page.locator(".modes a", new Page.LocatorOptions().setHasText("Figures")).click();
+    page.waitForSelector(".strips table");
     assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
+    requireAccessible("rules in figures");
   }
 
   private void plan() {

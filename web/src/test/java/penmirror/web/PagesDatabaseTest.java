@@ -17,10 +17,12 @@ import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -28,6 +30,7 @@ import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
+import penmirror.core.act.Act;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -250,7 +253,77 @@ class PagesDatabaseTest extends DatabaseTest {
     for (Work work : works.inRole(study, Work.Role.SOURCE)) {
       assertThat(page).contains("href=\"/studies/" + study + "/works/" + work.id() + "/measure\"");
     }
-    assertThat(page).contains("data-measure=\"stature.heads\"").contains("few works");
+    assertThat(page).contains("data-act=\"heads-tall\"").contains("heads tall.");
+    assertThat(text("/studies/" + study + "/rules/figures"))
+        .contains("data-measure=\"stature.heads\"")
+        .contains("few works");
+  }
+
+  /** Half of the score is what the user says makes or breaks it, in their order and their words. */
+  @Test
+  void whatMakesOrBreaksItIsAcceptedChangedAndScored() throws Exception {
+    for (int i = 1; i <= 3; i++) {
+      markings.save(take(source(i), Work.Role.SOURCE).id(), 0, source(i).truth());
+    }
+    long redraw = take(redraw(1), Work.Role.REDRAW).id();
+    markings.save(redraw, 0, redraw(1).truth());
+    for (String act : List.of("eye-height", "heads-tall")) {
+      send("/rules/signature/act", "act", act);
+    }
+    send("/rules/signature/raise", "act", "heads-tall");
+    mvc.perform(
+            post("/studies/" + study + "/rules/signature/words")
+                .param("act", "eye-height")
+                .param("words", "Eyes sunk deep")
+                .with(csrf()))
+        .andExpect(status().is3xxRedirection());
+    send("/rules/headline", "word", "Carved");
+    String rules = text("/studies/" + study + "/rules");
+    assertThat(rules).contains("value=\"Carved\"", "Eyes sunk deep", "half of every score");
+    assertThat(rules.indexOf("data-trait=\"heads-tall\""))
+        .isLessThan(rules.indexOf("data-trait=\"eye-height\""));
+    String mirror = text("/studies/" + study + "/mirror/" + redraw);
+    assertThat(mirror).contains("Eyes sunk deep", "data-state=\"broken\"", "of 50");
+    StyleFile file = StyleFile.parse(text("/studies/" + study + "/rules/style.json"));
+    assertThat(file.sheet().makeOrBreak())
+        .extracting(Act::key)
+        .containsExactly("heads-tall", "eye-height");
+    byte[] paper =
+        mvc.perform(get("/studies/" + study + "/rules/sheet.pdf"))
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    try (PDDocument document = Loader.loadPDF(paper)) {
+      assertThat(new PDFTextStripper().getText(document)).contains("Carved", "Eyes sunk deep");
+    }
+    send("/rules/signature", "accepted", "false");
+    assertThat(text("/studies/" + study + "/rules")).contains("proposed", "value=\"Carved\"");
+    mvc.perform(
+            post("/studies/" + study + "/rules/signature/act")
+                .param("act", "no-such-act")
+                .with(csrf()))
+        .andExpect(status().isBadRequest());
+  }
+
+  private void send(String path, String name, String value) throws Exception {
+    mvc.perform(post("/studies/" + study + path).param(name, value).with(csrf()))
+        .andExpect(status().is3xxRedirection());
+  }
+
+  /** What is ticked is a row of the sheet: how often, and whether that is always or never. */
+  @Test
+  void whatIsTickedIsARule() throws Exception {
+    for (int i = 1; i <= 3; i++) {
+      long work = take(source(i), Work.Role.SOURCE).id();
+      mvc.perform(
+              post("/studies/" + study + "/works/" + work + "/statements/hair-clumps")
+                  .param("answer", "no")
+                  .with(csrf()))
+          .andExpect(status().isNoContent());
+    }
+    assertThat(text("/studies/" + study + "/rules"))
+        .contains("data-tick=\"hair-clumps\"", "Hair falls in clumps", "0 of 3", ">never<");
   }
 
   @Test

@@ -137,7 +137,6 @@ class LookController {
       @RequestParam double width,
       @RequestParam double height,
       @RequestParam(defaultValue = "false") boolean mirrored) {
-
     box(work, x, y, width, height)
         .ifPresent(box -> looks.pick(work.id(), part.word(), box, mirrored));
     return "redirect:" + here(study.id(), work.id(), part);

@@ -317,7 +317,6 @@ class MeasureController {
       @RequestBody String landmarks,
       Model model,
       HttpServletResponse response) {
-
     try {
       bench.addReadings(model, study, work, marks(work, landmarks));
     } catch (FormatException e) {
@@ -359,7 +358,6 @@ class MeasureController {
 
   @GetMapping("/studies/{studyId}/works/{workId}/marks.json")
   ResponseEntity<String> marksFile(Study study, Work work) {
-
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
         .header(

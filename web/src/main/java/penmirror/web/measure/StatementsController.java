@@ -45,7 +45,6 @@ class StatementsController {
 
   @GetMapping("/studies/{studyId}/works/{workId}/statements")
   String page(Study study, Work work, Model model) {
-
     rail.addTo(model, study, Stage.MEASURE);
     Map<Part, List<TickStore.Statement>> byPart = new LinkedHashMap<>();
     for (Part part : Part.values()) {
@@ -75,7 +74,6 @@ class StatementsController {
   @PostMapping("/studies/{studyId}/works/{workId}/statements/{key}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void answer(Study study, Work work, @PathVariable String key, @RequestParam String answer) {
-
     if (!ticks.has(key) || !(answer.isEmpty() || ANSWERS.contains(answer))) {
       throw new RefusedException("fault.form.word", Texts.cut(answer, 40));
     }
@@ -88,7 +86,6 @@ class StatementsController {
 
   @PostMapping("/studies/{studyId}/works/{workId}/statements/copy")
   String copy(Study study, Work work, @RequestParam long from) {
-
     ticks.copy(works.require(study.id(), from).id(), work.id());
     return "redirect:/studies/" + study.id() + "/works/" + work.id() + "/statements";
   }

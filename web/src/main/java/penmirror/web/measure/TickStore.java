@@ -2,16 +2,21 @@ package penmirror.web.measure;
 
 import static penmirror.web.storage.generated.Tables.STATEMENT;
 import static penmirror.web.storage.generated.Tables.TICK;
+import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
 import penmirror.core.format.Sha256;
+import penmirror.core.style.Ticked;
+import penmirror.web.studies.Work;
 
 /** Keeps the library of statements and what was answered to them on each picture. */
 @Repository
@@ -53,6 +58,29 @@ public class TickStore {
         .orderBy(TICK.STATEMENT_KEY)
         .forEach(row -> answers.put(row.getStatementKey(), row.getAnswer()));
     return answers;
+  }
+
+  /**
+   * Every statement that was answered on a study's works, with how often it holds, by part and key.
+   */
+  public List<Ticked> ofStudy(long studyId) {
+    Field<Integer> yes = DSL.count().filterWhere(TICK.ANSWER.eq("yes"));
+    Field<Integer> no = DSL.count().filterWhere(TICK.ANSWER.eq("no"));
+    return database
+        .select(STATEMENT.KEY, STATEMENT.TEXT, yes, no)
+        .from(TICK)
+        .join(STATEMENT)
+        .on(STATEMENT.KEY.eq(TICK.STATEMENT_KEY))
+        .join(WORK)
+        .on(WORK.ID.eq(TICK.WORK_ID))
+        .where(
+            WORK.STUDY_ID.eq(studyId),
+            WORK.ROLE.eq(Work.Role.SOURCE.word()),
+            WORK.LEFT_OUT.isFalse())
+        .groupBy(STATEMENT.KEY, STATEMENT.TEXT, STATEMENT.PART)
+        .having(yes.plus(no).gt(0))
+        .orderBy(STATEMENT.PART, STATEMENT.KEY)
+        .fetch(row -> new Ticked(row.value1(), row.value2(), row.value3(), row.value4()));
   }
 
   void answer(long workId, String key, String answer) {

@@ -135,7 +135,6 @@ class OriginController {
       @RequestParam(defaultValue = "line.width") String show,
       @RequestParam(required = false) Optional<Long> beside,
       Model model) {
-
     rail.addTo(model, study, work.role() == Work.Role.REDRAW ? Stage.MIRROR : Stage.MEASURE);
     model.addAttribute("study", study);
     model.addAttribute("work", work);
@@ -165,7 +164,6 @@ class OriginController {
   /** The rows alone, after the figure was corrected and the picture read anew. */
   @GetMapping("/studies/{studyId}/works/{workId}/origin/readings")
   String rows(Study study, Work work, Model model) {
-
     model.addAttribute("study", study);
     model.addAttribute("work", work);
     model.addAttribute("groups", GROUPS);
@@ -219,7 +217,6 @@ class OriginController {
       path = "/studies/{studyId}/works/{workId}/origin.json",
       produces = MediaType.APPLICATION_JSON_VALUE)
   ResponseEntity<String> layers(Study study, Work work) throws UnusablePictureException {
-
     return ResponseEntity.ok(origins.json(work).orElseThrow());
   }
 
@@ -291,7 +288,6 @@ class OriginController {
 
   @PostMapping("/studies/{studyId}/works/{workId}/roles/forget")
   String forget(Study study, Work work, @RequestParam String role, Model model) {
-
     roles.forget(work.id(), role);
     model.addAttribute("study", study);
     model.addAttribute("work", work);

@@ -14,7 +14,6 @@ import penmirror.core.act.Act;
 import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
 import penmirror.core.format.StyleFile;
-import penmirror.core.style.Signature;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.SheetDrawing;
 import penmirror.web.rail.Rail;
@@ -30,12 +29,14 @@ class RulesController {
   private final SheetMaker sheets;
   private final BaseLines baseLines;
   private final Signing signing;
+  private final Ticks ticks;
   private final Rail rail;
 
-  RulesController(SheetMaker sheets, BaseLines baseLines, Signing signing, Rail rail) {
+  RulesController(SheetMaker sheets, BaseLines baseLines, Signing signing, Ticks ticks, Rail rail) {
     this.sheets = sheets;
     this.baseLines = baseLines;
     this.signing = signing;
+    this.ticks = ticks;
     this.rail = rail;
   }
 
@@ -47,7 +48,7 @@ class RulesController {
     model.addAttribute("sheet", sheet);
     model.addAttribute(
         "page",
-        RulesPage.of(study.id(), sheet, baseLines.of(study), loaded.signature(), Signature.USUAL));
+        RulesPage.of(study.id(), sheet, baseLines.of(study), loaded.signature(), ticks.of(study)));
     return "rules/page";
   }
 

@@ -15,6 +15,7 @@ import penmirror.core.style.Rule;
 import penmirror.core.style.Signature;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
 import penmirror.core.telling.DeskUnit;
 import penmirror.core.words.Spoken;
@@ -37,6 +38,7 @@ record RulesPage(
     BaseLine.From base,
     List<Group> groups,
     int actCount,
+    List<TickRow> ticks,
     List<SubjectRow> subject) {
 
   /**
@@ -76,10 +78,28 @@ record RulesPage(
 
   record SubjectRow(String name, String band) {}
 
+  /**
+   * A statement as the works answer it.
+   *
+   * @param yesWidth on a bar of 124
+   */
+  record TickRow(String key, String text, String holds, int yes, int answered, String yesWidth) {
+
+    static TickRow of(Ticked ticked) {
+      return new TickRow(
+          ticked.key(),
+          ticked.text(),
+          ticked.holds().word(),
+          ticked.yes(),
+          ticked.answered(),
+          ActStrip.number(124 * ticked.share()));
+    }
+  }
+
   static RulesPage of(
-      long studyId, StyleSheet sheet, BaseLine base, SignatureStore.Kept kept, int most) {
+      long studyId, StyleSheet sheet, BaseLine base, SignatureStore.Kept kept, List<Ticked> ticks) {
     Maker maker = new Maker(studyId, sheet, base, BaseLine.realistic().values());
-    Signature proposed = Signature.of(sheet, base, most);
+    Signature proposed = Signature.of(sheet, base, Signature.USUAL);
     boolean accepted = !kept.traits().isEmpty();
     List<SignatureStore.Trait> traits =
         accepted
@@ -107,7 +127,14 @@ record RulesPage(
       maker.card(trait, cards.size() + 1).ifPresent(cards::add);
     }
     return new RulesPage(
-        kept.headline(), cards, accepted, base.from(), groups, count, subject(sheet));
+        kept.headline(),
+        cards,
+        accepted,
+        base.from(),
+        groups,
+        count,
+        ticks.stream().map(TickRow::of).toList(),
+        subject(sheet));
   }
 
   private static boolean isFree(ActRow row) {

@@ -29,7 +29,6 @@ class StudiesController {
       @Size(max = 200) String name,
       @Size(max = 2000) String reason,
       @Size(max = 500) String credit) {
-
     private static String orEmpty(String text) {
       return text == null ? "" : text.strip();
     }
