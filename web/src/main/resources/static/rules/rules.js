@@ -2,8 +2,17 @@
 (() => {
   const acts = [...document.querySelectorAll('.act')];
   const rows = acts.length ? acts : [...document.querySelectorAll('.strips tr')];
-  const target = (row) => row?.querySelector('summary, a');
+  const target = (row) => row?.querySelector('.sentence, a');
   const shown = () => rows.filter((row) => !row.hidden);
+
+  const turn = (act) => {
+    const button = act.querySelector('.sentence');
+    const open = button.getAttribute('aria-expanded') !== 'true';
+    button.setAttribute('aria-expanded', String(open));
+    act.querySelector('.open').hidden = !open;
+    act.classList.toggle('open-now', open);
+  };
+  acts.forEach((act) => act.querySelector('.sentence').addEventListener('click', () => turn(act)));
 
   const find = document.getElementById('find');
   const always = document.getElementById('only-always');

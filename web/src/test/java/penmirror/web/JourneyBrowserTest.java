@@ -164,9 +164,11 @@ class JourneyBrowserTest extends BrowserTest {
     page.keyboard().press("Escape");
     page.keyboard().press("3");
     page.waitForSelector(".act");
-    String eyes = ".act[data-act='eye-height'] summary";
+    String eyes = ".act[data-act='eye-height'] .row-of-act";
     assertThat(page.locator(eyes + " .dot")).hasCount(SOURCES);
     assertThat(page.locator(eyes + " .said")).containsText("Eyes at");
+    page.locator(eyes + " .said").click();
+    assertThat(page.locator(".act[data-act='eye-height'] .reading").first()).isVisible();
     requireAccessible("rules");
     page.locator(eyes + " a").first().click();
     page.waitForSelector("#roll li.now");
@@ -175,9 +177,6 @@ class JourneyBrowserTest extends BrowserTest {
     page.locator("#find").fill("outline");
     assertThat(page.locator(eyes)).isHidden();
     page.locator("#find").fill("");
-    page.locator(".act[data-act='eye-height'] .said").click();
-    assertThat(page.locator(".act[data-act='eye-height'] .reading").first()).isVisible();
-    requireAccessible("rules, an act open");
     page.locator(".modes a", new Page.LocatorOptions().setHasText("Figures")).click();
     page.waitForSelector(".strips table");
     assertThat(page.locator("tr[data-measure='eye.line'] .dot")).hasCount(SOURCES);
