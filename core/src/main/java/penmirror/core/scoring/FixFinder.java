@@ -164,7 +164,9 @@ final class FixFinder {
         .filter(Change.Moved.class::isInstance)
         .sorted(Comparator.comparingDouble(change -> -Math.abs(change.score().z().orElse(0.0))))
         .forEach(inOrder::add);
-    correction.changes().stream().filter(Change.Redrawn.class::isInstance).forEach(inOrder::add);
+    inOrder.addAll(
+        tellingFirst(
+            correction.changes().stream().filter(Change.Redrawn.class::isInstance).toList()));
     return new Fix(
         act.act(),
         inOrder.get(0).direction(),
@@ -172,6 +174,28 @@ final class FixFinder {
         List.of(),
         correction.points() - points,
         Move.steps(redraw.marks(), correction.marks()));
+  }
+
+  /**
+   * In the order in which the act is told, but that the first is one of those that are at least
+   * half as far off as the worst: what hardly misses is not what is said.
+   */
+  private static List<Change> tellingFirst(List<Change> changes) {
+    double worst = changes.stream().mapToDouble(FixFinder::distance).max().orElse(0);
+    List<Change> ordered = new ArrayList<>(changes);
+    changes.stream()
+        .filter(change -> distance(change) >= worst / 2)
+        .findFirst()
+        .ifPresent(
+            first -> {
+              ordered.remove(first);
+              ordered.add(0, first);
+            });
+    return ordered;
+  }
+
+  private static double distance(Change change) {
+    return change.score().z().map(Math::abs).orElse(Double.MAX_VALUE);
   }
 
   /**

@@ -35,6 +35,12 @@ public final class DeskUnit {
     return new DeskUnit(measure, pixelsPerUnit);
   }
 
+  /** From the lower to the higher figure: a step down is told without its sign. */
+  public String band(double low, double high) {
+    boolean turned = measure.isStep() && Math.abs(low) > Math.abs(high);
+    return number(turned ? high : low) + "\u2013" + number(turned ? low : high);
+  }
+
   public String number(double value) {
     if (pixelsPerUnit.isPresent()) {
       double pixels = pixelsPerUnit.getAsDouble() * value;
@@ -46,6 +52,7 @@ public final class DeskUnit {
       case LIGHTNESS ->
           Wording.number(measure.isStep() ? Spoken.pickerStep(value) : Spoken.brightness(value), 0);
       case CHROMA -> Wording.number(1000 * value, 0);
+      case HEAD_THOUSANDTHS, FIGURE_THOUSANDTHS -> Wording.number(value / 10, 1);
       default -> Wording.number(measure.unit(), value);
     };
   }
@@ -59,6 +66,8 @@ public final class DeskUnit {
       case LIGHTNESS ->
           Wording.text(measure.isStep() ? "desk.picker.step" : "desk.picker.brightness");
       case CHROMA -> Wording.text("desk.strength");
+      case HEAD_THOUSANDTHS -> Wording.text("desk.hundredths.head");
+      case FIGURE_THOUSANDTHS -> Wording.text("desk.hundredths.figure");
       default -> Wording.unit(measure.unit());
     };
   }

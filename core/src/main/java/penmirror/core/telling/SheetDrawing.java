@@ -38,6 +38,7 @@ public final class SheetDrawing {
   private static final double GUTTER = 40;
   private static final double COLUMN = (WIDTH - 2 * MARGIN - GUTTER) / 2;
   private static final double STRIP = 120;
+  private static final double ROW = 39;
   private static final double BOTTOM = HEIGHT - 190;
 
   private static final String INK = "#222326";
@@ -123,6 +124,11 @@ public final class SheetDrawing {
     List<String> free = new ArrayList<>();
     List<String> beyond = new ArrayList<>();
     for (ActGroup group : ActGroup.values()) {
+      // The body and the face on one side, how it is drawn on the other.
+      if (group == ActGroup.LINE) {
+        x = MARGIN + COLUMN + GUTTER;
+        y = top;
+      }
       boolean named = false;
       for (Act act : Acts.all()) {
         List<Rule> rules = sheet.rules(act);
@@ -138,11 +144,7 @@ public final class SheetDrawing {
           continue;
         }
         List<String> rows = Lettering.lines(sentence, 15.5, COLUMN - STRIP - 36);
-        double tall = Math.max(28, rows.size() * 19 + 9) + (named ? 0 : 26);
-        if (y + tall > BOTTOM && x == MARGIN) {
-          x = MARGIN + COLUMN + GUTTER;
-          y = top;
-        }
+        double tall = Math.max(ROW, rows.size() * 19 + 12) + (named ? 0 : 26);
         if (y + tall > BOTTOM) {
           beyond.add(ActWords.name(act).toLowerCase(Locale.ENGLISH));
           continue;
@@ -160,8 +162,8 @@ public final class SheetDrawing {
           text += 19;
         }
         strength(lead, x, y + 8);
-        strip(lead, x + COLUMN - STRIP, y + 16);
-        y += Math.max(28, rows.size() * 19 + 9);
+        strip(lead, x + COLUMN - STRIP, y + 14);
+        y += Math.max(ROW, rows.size() * 19 + 12);
       }
     }
     y += 22;
@@ -204,12 +206,12 @@ public final class SheetDrawing {
     }
     line(middle, y - 10, middle, y + 10, BLUE, 2);
     String band = band(rule);
-    words(x + STRIP, y + 21, band, 10.5, GRAPHITE, Anchor.END);
+    words(x + STRIP, y + 19, band, 10, GRAPHITE, Anchor.END);
   }
 
   private static String band(Rule rule) {
     DeskUnit unit = DeskUnit.of(rule.measure(), OptionalDouble.empty());
-    String figures = unit.number(rule.low()) + "-" + unit.number(rule.high());
+    String figures = unit.band(rule.low(), rule.high());
     return figures.length() > 14 ? "" : figures + " " + shortWord(unit.word());
   }
 

@@ -224,10 +224,11 @@ record Verdict(
                 rows.size() + 1,
                 ActWords.name(act.act()),
                 state,
-                telling
-                    .flatMap(RuleScore::reading)
-                    .map(reading -> Spoken.value(reading.measure(), reading.value()))
-                    .orElse(""),
+                act.misses()
+                    ? telling
+                        .map(rule -> Wording.miss(rule.rule().measure(), rule.z().orElse(-9.0)))
+                        .orElse("")
+                    : "",
                 telling.flatMap(
                     rule -> rule.z().map(z -> ReadingStrip.of(rule.rule(), valueAt(rule))))));
       }
@@ -308,7 +309,7 @@ record Verdict(
           Wording.name(measure),
           score.reading().map(r -> unit.number(r.value())).orElse(""),
           unit.word(),
-          unit.number(score.rule().low()) + "\u2013" + unit.number(score.rule().high()),
+          unit.band(score.rule().low(), score.rule().high()),
           measure.isFromPixels() ? Layer.of(measure).word() : "",
           score.misses(),
           score.z().map(z -> ReadingStrip.of(score.rule(), valueAt(score))));

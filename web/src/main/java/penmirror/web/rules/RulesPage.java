@@ -150,7 +150,7 @@ record RulesPage(
 
   private static String band(Rule rule) {
     DeskUnit unit = DeskUnit.of(rule.measure(), OptionalDouble.empty());
-    return unit.number(rule.low()) + "–" + unit.number(rule.high()) + " " + unit.word();
+    return unit.band(rule.low(), rule.high()) + " " + unit.word();
   }
 
   /** How a reading off to one side looks, without how much. */
