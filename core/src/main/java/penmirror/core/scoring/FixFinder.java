@@ -35,6 +35,9 @@ import penmirror.core.style.Rule;
 final class FixFinder {
   private static final int FIRST = 3;
 
+  /** A reading is told first that is at least this far off, of the worst of its act. */
+  private static final double NEARLY_WORST = 0.8;
+
   private final Scorer scorer;
   private final Evidence redraw;
   private final Map<Measure, MeasureResult> results;
@@ -184,7 +187,7 @@ final class FixFinder {
     double worst = changes.stream().mapToDouble(FixFinder::distance).max().orElse(0);
     List<Change> ordered = new ArrayList<>(changes);
     changes.stream()
-        .filter(change -> distance(change) >= worst / 2)
+        .filter(change -> distance(change) >= NEARLY_WORST * worst)
         .findFirst()
         .ifPresent(
             first -> {
