@@ -377,7 +377,7 @@ class WallDatabaseTest extends DatabaseTest {
             .workId();
     markings.save(redraw, 0, source(2).truth());
     mvc.perform(get(base + "/mirror/" + redraw))
-        .andExpect(content().string(containsString("gb traced")));
+        .andExpect(content().string(containsString("Traced, so left out: Face")));
     scopes.setScope(study, new ScopeStore.Scope(StudyKind.TRACE, "", Optional.empty()));
     assertThat(sheets.scoredSheetOf(traced).rules()).hasSize(all);
   }
