@@ -39,7 +39,7 @@ final class ByActs {
       List<RuleScore> ofAct = new ArrayList<>();
       for (Measure measure : act.readings()) {
         RuleScore score = byMeasure.get(measure);
-        if (score != null && score.rule().isScored() && isAsked(act, measure, byMeasure)) {
+        if (score != null && score.rule().isScored() && sheet.isAsked(act, measure)) {
           ofAct.add(score);
         }
       }
@@ -48,15 +48,6 @@ final class ByActs {
       }
     }
     return new ByActs(acts);
-  }
-
-  /** As {@link StyleSheet#isAsked}, on what is in scope. */
-  private static boolean isAsked(Act act, Measure measure, Map<Measure, RuleScore> byMeasure) {
-    if (act.presence().isEmpty() || act.presence().get().measure() == measure) {
-      return true;
-    }
-    RuleScore presence = byMeasure.get(act.presence().get().measure());
-    return presence == null || presence.rule().centre() >= act.presence().get().least();
   }
 
   List<ActScore> acts() {

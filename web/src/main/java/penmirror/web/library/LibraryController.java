@@ -4,20 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
-import penmirror.core.measure.Measure;
-import penmirror.core.measure.face.FaceMeasures;
-import penmirror.core.measure.line.LineMeasures;
-import penmirror.core.measure.proportion.ProportionMeasures;
-import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
 import penmirror.core.words.Wording;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
@@ -162,23 +160,11 @@ class LibraryController {
   }
 
   /** The answer so far, in a few words a measure. */
-  private List<String> soFar(StyleSheet sheet) {
-    List<String> words = new ArrayList<>();
-    for (Measure measure :
-        List.of(
-            ProportionMeasures.STATURE,
-            FaceMeasures.EYE_LINE,
-            FaceMeasures.EYE_SPACING,
-            LineMeasures.WIDTH)) {
-      Optional<Rule> rule = sheet.rule(measure);
-      rule.ifPresent(
-          r ->
-              words.add(
-                  text(
-                      "library.sofar." + measure.key(),
-                      Wording.number(measure.unit(), r.centre()))));
-    }
-    return words;
+  private static List<String> soFar(StyleSheet sheet) {
+    return Stream.of("heads-tall", "eye-height", "eye-gap", "line-weight")
+        .flatMap(key -> Acts.byKey(key).stream())
+        .flatMap(act -> ActWords.sentence(sheet, act).stream())
+        .toList();
   }
 
   /** A source; among few studies also the own character and the newest attempt, where marked. */

@@ -55,14 +55,7 @@ final class Figures {
                     new StripPlot.Entry(
                         work.values().get(measure),
                         work.title(),
-                        "/studies/"
-                            + study.id()
-                            + "/works/"
-                            + work.id()
-                            + "/"
-                            + (measure.isFromPixels()
-                                ? "origin?show=" + measure.key()
-                                : "measure")))
+                        WorkLink.of(study.id(), work, measure)))
             .toList();
     double up = measure.scale().fromScale(measure.scale().toScale(rule.centre()) + rule.spread());
     return new RuleRow(

@@ -252,14 +252,7 @@ record RulesPage(
                       new ActStrip.Entry(
                           work.values().get(measure),
                           work.title(),
-                          "/studies/"
-                              + studyId
-                              + "/works/"
-                              + work.id()
-                              + "/"
-                              + (measure.isFromPixels()
-                                  ? "origin?show=" + measure.key()
-                                  : "measure")))
+                          WorkLink.of(studyId, work, measure)))
               .toList();
       Optional<Double> own =
           base.from() == BaseLine.From.OWN_HAND
