@@ -97,28 +97,37 @@
   };
 
   let saving = 0;
+  let moves = 0;
+  // What is moved again while it is sent stays to be sent; the page may be left meanwhile.
+  const send = async () => {
+    clearTimeout(saving);
+    const dirty = tiles().filter((tile) => tile.dataset.dirty).map((tile) => [tile, tile.dataset.dirty]);
+    if (!dirty.length) return;
+    const body = dirty.map(([tile]) => ({
+      work: Number(tile.dataset.id), x: numberOf(tile, 'x'), y: numberOf(tile, 'y'),
+      width: numberOf(tile, 'width'), group: tile.dataset.group ? Number(tile.dataset.group) : null,
+    }));
+    const later = () => { saving = setTimeout(send, 2000); }; // Places stay in the page till it is back.
+    try {
+      const answer = await fetch(wall.dataset.places, {
+        method: 'POST',
+        keepalive: true,
+        headers: { 'Content-Type': 'application/json', ...window.penMirror.headers() },
+        body: JSON.stringify(body),
+      });
+      if (!answer.ok) { later(); return; }
+      dirty.forEach(([tile, move]) => { if (tile.dataset.dirty === move) delete tile.dataset.dirty; });
+    } catch {
+      later();
+    }
+  };
   const save = (moved) => {
     clearTimeout(saving);
-    moved.forEach((tile) => { tile.dataset.dirty = 'yes'; });
-    saving = setTimeout(async () => {
-      const dirty = tiles().filter((tile) => tile.dataset.dirty);
-      const body = dirty.map((tile) => ({
-        work: Number(tile.dataset.id), x: numberOf(tile, 'x'), y: numberOf(tile, 'y'),
-        width: numberOf(tile, 'width'), group: tile.dataset.group ? Number(tile.dataset.group) : null,
-      }));
-      try {
-        const answer = await fetch(wall.dataset.places, {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json', ...window.penMirror.headers() },
-          body: JSON.stringify(body),
-        });
-        if (answer.ok) dirty.forEach((tile) => { delete tile.dataset.dirty; });
-        else setTimeout(() => save([]), 2000);
-      } catch {
-        setTimeout(() => save([]), 2000); // Places stay in the page and go out when it is back.
-      }
-    }, 250);
+    moves += 1;
+    moved.forEach((tile) => { tile.dataset.dirty = String(moves); });
+    saving = setTimeout(send, 250);
   };
+  window.addEventListener('pagehide', send);
   const together = (tile) => {
     const chosen = tile.classList.contains('more') ? tiles().filter((t) => t.classList.contains('more')) : [tile];
     const groups = new Set(chosen.map((t) => t.dataset.group).filter(Boolean));

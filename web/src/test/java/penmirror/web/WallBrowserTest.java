@@ -168,7 +168,7 @@ class WallBrowserTest extends BrowserTest {
         "left => Math.abs(document.querySelectorAll('.tile')[1].offsetLeft - left) <= 2",
         alone + 10);
 
-    page.waitForTimeout(900);
+    until("() => !document.querySelector('.tile[data-dirty]')");
     BoundingBox kept = first.boundingBox();
     page.reload();
     assertThat(page.locator(".tile").nth(0).boundingBox().x).isCloseTo(kept.x, offset(2.0));

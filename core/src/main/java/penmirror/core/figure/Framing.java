@@ -1,5 +1,6 @@
 package penmirror.core.figure;
 
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Optional;
@@ -20,6 +21,11 @@ public enum Framing {
           Landmark.KNEE_R,
           Landmark.ANKLE_L,
           Landmark.ANKLE_R);
+
+  /** Empty for a word that is none of them, such as one of a newer file. */
+  public static Optional<Framing> ofWord(String word) {
+    return Arrays.stream(values()).filter(framing -> framing.word().equals(word)).findFirst();
+  }
 
   /** How much the placed points show; empty where nothing is marked. */
   public static Optional<Framing> shownBy(Marks marks) {

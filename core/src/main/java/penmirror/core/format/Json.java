@@ -4,6 +4,8 @@ import penmirror.core.geometry.Reach;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Reads and writes JSON trees, and refuses what does not fit with a sentence. */
@@ -11,6 +13,10 @@ final class Json {
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
   private Json() {}
+
+  static ArrayNode array() {
+    return JsonNodeFactory.instance.arrayNode();
+  }
 
   static ObjectNode object() {
     return MAPPER.createObjectNode();

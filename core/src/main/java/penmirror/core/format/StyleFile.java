@@ -14,12 +14,16 @@ import penmirror.core.act.Acts;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.figure.Framing;
+import penmirror.core.figure.Kind;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.PaletteColour;
+import penmirror.core.style.Portrayal;
 import penmirror.core.style.Rule;
+import penmirror.core.style.Said;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
@@ -59,11 +63,21 @@ public final class StyleFile {
     if (!sheet.uncredited().isEmpty()) {
       document.put("uncredited", uncredited(sheet.uncredited()));
     }
-    document.putObject("scope").put("view", sheet.view().word());
+    write(document.putObject("scope").put("view", sheet.view().word()), sheet.wanted());
     ArrayNode works = document.putArray("works");
     sheet.works().forEach(work -> write(works.addObject(), work));
     ArrayNode measures = document.putArray("measures");
-    sheet.rules().forEach(rule -> write(measures.addObject(), rule));
+    for (Rule rule : sheet.rules()) {
+      ObjectNode node = measures.addObject();
+      write(node, rule);
+      ArrayNode leftOut = Json.array();
+      sheet.said().stream()
+          .filter(said -> said.measure() == rule.measure())
+          .forEach(said -> said.leftOut().forEach(leftOut::add));
+      if (!leftOut.isEmpty()) {
+        node.set("leftOut", leftOut);
+      }
+    }
     if (!sheet.markingErrors().isEmpty()) {
       ObjectNode errors = document.putObject("markingErrors");
       sheet.markingErrors().forEach((measure, error) -> errors.put(measure.key(), error));
@@ -101,9 +115,13 @@ public final class StyleFile {
       works.add(work(work));
     }
     List<Rule> rules = new ArrayList<>();
+    List<Said> said = new ArrayList<>();
     for (JsonNode node : document.path("measures")) {
       Optional<Rule> rule = rule(node);
       rule.ifPresent(rules::add);
+      if (rule.isPresent()) {
+        said(rule.get(), node.path("leftOut")).ifPresent(said::add);
+      }
     }
     List<PaletteColour> palette = new ArrayList<>();
     for (JsonNode node : document.path("palette")) {
@@ -122,7 +140,27 @@ public final class StyleFile {
             rules,
             palette,
             markingErrors(document),
-            makeOrBreak(document)));
+            makeOrBreak(document),
+            portrayal(document.path("scope")),
+            said));
+  }
+
+  /** Empty where the works alone made the rule. */
+  private static Optional<Said> said(Rule rule, JsonNode leftOut) throws FormatException {
+    List<String> ids = new ArrayList<>();
+    leftOut.forEach(id -> ids.add(id.asString("")));
+    if (!rule.isSetByHand() && ids.isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(
+          new Said(
+              rule.measure(),
+              rule.isSetByHand() ? Optional.of(Said.Band.of(rule)) : Optional.empty(),
+              ids));
+    } catch (IllegalArgumentException e) {
+      throw new FormatException(e.getMessage());
+    }
   }
 
   public StyleSheet sheet() {
@@ -142,7 +180,7 @@ public final class StyleFile {
     node.put("title", work.title());
     node.put("credit", work.credit());
     node.put("view", work.view().word());
-    work.framing().ifPresent(framing -> node.put("framing", framing.word()));
+    write(node, work.shows());
     node.put("weight", work.weight());
     ObjectNode readings = node.putObject("readings");
     work.values().forEach((measure, value) -> readings.put(measure.key(), value));
@@ -164,7 +202,31 @@ public final class StyleFile {
     node.put("n", rule.readingCount());
     node.put("strength", rule.strength().word());
     node.put("weight", rule.weight());
-    node.put("handSet", false);
+    node.put("handSet", rule.isSetByHand());
+    node.put("grounds", word(rule.grounds()));
+  }
+
+  /** What is not known, or not asked for, is left out. */
+  private static void write(ObjectNode node, Portrayal shown) {
+    shown.framing().ifPresent(framing -> node.put("framing", framing.word()));
+    shown.kind().ifPresent(kind -> node.put("kind", kind.word()));
+    shown.mood().ifPresent(mood -> node.put("mood", mood.word()));
+    if (!shown.manner().isEmpty()) {
+      node.put("manner", shown.manner());
+    }
+  }
+
+  /** Words that an older file does not have, or of a newer one, say nothing. */
+  private static Portrayal portrayal(JsonNode node) {
+    return new Portrayal(
+        Framing.ofWord(node.path("framing").asString("")),
+        Kind.ofWord(node.path("kind").asString("")),
+        Mood.ofWord(node.path("mood").asString("")),
+        node.path("manner").asString(""));
+  }
+
+  private static String word(Rule.Grounds grounds) {
+    return grounds.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   private static Map<Measure, Double> markingErrors(JsonNode document) throws FormatException {
@@ -199,7 +261,7 @@ public final class StyleFile {
         node.path("title").asString(""),
         node.path("credit").asString(""),
         view(node.path("view").asString("front")),
-        framing(node.path("framing").asString("")),
+        portrayal(node),
         values,
         notThere(node.path("notThere")),
         PixelReadingsJson.swatches(node.path("swatches")),
@@ -260,7 +322,8 @@ public final class StyleFile {
             tolerance,
             works(node, "n", where),
             strength(node.path("strength").asString("usually")),
-            weight));
+            weight,
+            grounds(node)));
   }
 
   private static int works(JsonNode node, String field, String where) throws FormatException {
@@ -305,9 +368,16 @@ public final class StyleFile {
     }
   }
 
-  /** Empty where an older file does not say, or says a word of a newer one. */
-  private static Optional<Framing> framing(String word) {
-    return Arrays.stream(Framing.values()).filter(f -> f.word().equals(word)).findFirst();
+  /** An older file knows no grounds, and rules of the works alone. */
+  private static Rule.Grounds grounds(JsonNode node) {
+    if (node.path("handSet").asBoolean(false)) {
+      return Rule.Grounds.BY_HAND;
+    }
+    String word = node.path("grounds").asString("");
+    return Arrays.stream(Rule.Grounds.values())
+        .filter(grounds -> grounds != Rule.Grounds.BY_HAND && word(grounds).equals(word))
+        .findFirst()
+        .orElse(Rule.Grounds.ALL);
   }
 
   private static OkLab colour(String hex) throws FormatException {

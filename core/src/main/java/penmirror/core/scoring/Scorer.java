@@ -218,11 +218,18 @@ public final class Scorer {
     List<Double> byRules = new ArrayList<>();
     for (MeasuredWork work : sheet.works()) {
       List<MeasuredWork> others = sheet.works().stream().filter(other -> other != work).toList();
-      StyleSheet without = sheet.rulesOver(others);
+      StyleSheet without = inItsMood(sheet.rulesOver(others), work);
       ownPoints(without, work).ifPresent(overall::add);
       byRules(without, work.view(), results(work)).ifPresent(byRules::add);
     }
     return new Own(range(overall), range(byRules));
+  }
+
+  /** A work is held against the rules of its own mood where the redraw is held against its. */
+  private static StyleSheet inItsMood(StyleSheet sheet, MeasuredWork work) {
+    return sheet.wanted().mood().isEmpty() || work.shows().mood().isEmpty()
+        ? sheet
+        : sheet.wantedFor(sheet.wanted().inMood(work.shows().mood()));
   }
 
   private static Optional<OwnRange> range(List<Double> points) {

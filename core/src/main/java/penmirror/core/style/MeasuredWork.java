@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import penmirror.core.colour.Swatch;
@@ -21,7 +20,7 @@ import penmirror.core.reading.MeasureCatalogue;
  * One picture with what was read from it.
  *
  * @param id how the owner knows the work; its number on the wall or its file name
- * @param framing how much of the figure it shows; empty where nobody knows
+ * @param shows how much of whom it shows, and in what mood, as far as that is known
  * @param weight how much it counts in the middle of a rule against other works, above 0
  * @param values in the unit of each measure; measures without a reading are absent
  * @param notThere what was looked for in the pixels and is truly not there, such as the width of
@@ -33,7 +32,7 @@ public record MeasuredWork(
     String title,
     String credit,
     View view,
-    Optional<Framing> framing,
+    Portrayal shows,
     Map<Measure, Double> values,
     Set<Measure> notThere,
     List<Swatch> swatches,
@@ -58,18 +57,23 @@ public record MeasuredWork(
       View view,
       Map<Measure, Double> values,
       List<Swatch> swatches) {
-    this(id, title, credit, view, Optional.empty(), values, Set.of(), swatches, List.of(), 1);
+    this(id, title, credit, view, Portrayal.ANY, values, Set.of(), swatches, List.of(), 1);
   }
 
   public MeasuredWork weighing(double newWeight) {
     return new MeasuredWork(
-        id, title, credit, view, framing, values, notThere, swatches, flats, newWeight);
+        id, title, credit, view, shows, values, notThere, swatches, flats, newWeight);
+  }
+
+  /** The same work where more is known of what it shows. */
+  public MeasuredWork showing(Portrayal known) {
+    return new MeasuredWork(
+        id, title, credit, view, known, values, notThere, swatches, flats, weight);
   }
 
   /** The same work where somebody said how much it shows. */
   public MeasuredWork framed(Framing said) {
-    return new MeasuredWork(
-        id, title, credit, view, Optional.of(said), values, notThere, swatches, flats, weight);
+    return showing(shows.framed(said));
   }
 
   /** Counted in heads straight down from the crown. */
@@ -95,7 +99,7 @@ public record MeasuredWork(
         title,
         credit,
         evidence.marks().view(),
-        Framing.shownBy(evidence.marks()),
+        Framing.shownBy(evidence.marks()).map(Portrayal.ANY::framed).orElse(Portrayal.ANY),
         values,
         notThere,
         evidence.pixels().map(PixelReadings::swatches).orElse(List.of()),
@@ -109,7 +113,6 @@ public record MeasuredWork(
     kept.keySet().removeIf(measures);
     Set<Measure> absent = new LinkedHashSet<>(notThere);
     absent.removeIf(measures);
-    return new MeasuredWork(
-        id, title, credit, view, framing, kept, absent, swatches, flats, weight);
+    return new MeasuredWork(id, title, credit, view, shows, kept, absent, swatches, flats, weight);
   }
 }

@@ -1,6 +1,5 @@
 package penmirror.core.style;
 
-import java.util.List;
 import penmirror.core.measure.Measure;
 import penmirror.core.statistics.Sample;
 
@@ -12,6 +11,7 @@ import penmirror.core.statistics.Sample;
  * @param tolerance half the band, in the measure's scale, (0, ∞)
  * @param readingCount works that have a reading, 1 or more
  * @param weight in the score, 0 or more; 0 is shown and not scored
+ * @param grounds what it stands on
  */
 public record Rule(
     Measure measure,
@@ -20,7 +20,46 @@ public record Rule(
     double tolerance,
     int readingCount,
     Strength strength,
-    double weight) {
+    double weight,
+    Grounds grounds) {
+
+  /** What a rule stands on. */
+  public enum Grounds {
+    /** Every work that can show it. */
+    ALL,
+    /** The works that show what was asked for, and no others. */
+    SAME,
+    /** Too few show what was asked for: every work, and the band is wider. */
+    WIDER,
+    /** Too few are in the mood that was asked for: every work, brought to it. */
+    BROUGHT,
+    /** The user's own word. */
+    BY_HAND
+  }
+
+  /**
+   * How much a band is opened beyond what the works say.
+   *
+   * @param markingError no rule is tighter than one can mark, in the measure's scale; 0 where that
+   *     was not measured
+   * @param factor 1 or more
+   * @param added standard deviation that comes in with what was brought to another mood
+   */
+  record Looseness(double markingError, double factor, double added) {
+    static final Looseness NONE = new Looseness(0, 1, 0);
+  }
+
+  /** A rule over every work that can show it. */
+  public Rule(
+      Measure measure,
+      double centre,
+      double spread,
+      double tolerance,
+      int readingCount,
+      Strength strength,
+      double weight) {
+    this(measure, centre, spread, tolerance, readingCount, strength, weight, Grounds.ALL);
+  }
 
   /** A rule that fewer than this share of the works have is not scored. */
   public static final double LEAST_SHARE = 0.5;
@@ -32,26 +71,27 @@ public record Rule(
   private static final double PRIOR_WORKS = 4;
 
   /**
-   * A rule over works that all have the measure, before weights are shared out within groups. Its
-   * middle heeds how much each work counts; its spread does not.
+   * A rule over readings, before weights are shared out within groups. Its middle heeds how much
+   * each work counts; its spread does not.
    *
-   * @param markingError no rule is tighter than one can mark; 0 where that was not measured
+   * @param readings one a work, at least one
+   * @param weights how much each work counts
    */
   static Rule over(
-      Measure measure, List<MeasuredWork> works, int worksInScope, double markingError) {
-    double[] values =
-        measure
-            .scale()
-            .unwrapped(works.stream().mapToDouble(work -> work.values().get(measure)).toArray());
-    double[] weights = works.stream().mapToDouble(MeasuredWork::weight).toArray();
+      Measure measure,
+      double[] readings,
+      double[] weights,
+      int worksInScope,
+      Looseness loose,
+      Grounds grounds) {
+    double[] values = measure.scale().unwrapped(readings);
     Sample scaled = Sample.of(values);
-    double tolerance = Math.max(markingError, tolerance(measure, scaled));
+    double tolerance =
+        Math.max(
+            loose.markingError(),
+            Math.hypot(loose.factor() * tolerance(measure, scaled), loose.added()));
     double share = values.length / (double) worksInScope;
     Strength strength = Strength.of(tolerance, measure.spreadAmongStyles(), share);
-    double weight =
-        strength == Strength.FREE || !measure.isScored()
-            ? 0
-            : share * Math.log1p(measure.spreadAmongStyles() / tolerance) / Math.log(2);
     return new Rule(
         measure,
         measure.scale().told(measure.scale().fromScale(Sample.weightedMedian(values, weights))),
@@ -59,7 +99,35 @@ public record Rule(
         tolerance,
         values.length,
         strength,
-        weight);
+        strength == Strength.FREE ? 0 : share * weight(measure, tolerance),
+        grounds);
+  }
+
+  private static double weight(Measure measure, double tolerance) {
+    return measure.isScored()
+        ? Math.log1p(measure.spreadAmongStyles() / tolerance) / Math.log(2)
+        : 0;
+  }
+
+  /**
+   * This rule where the user says it lies. However wide, it is one: a hand was told to keep it; and
+   * it weighs as much as a rule of that width over all works.
+   */
+  Rule saidToLie(Said.Band band) {
+    Strength asWide = Strength.of(band.tolerance(), measure.spreadAmongStyles(), 1);
+    return new Rule(
+        measure,
+        band.centre(),
+        spread,
+        band.tolerance(),
+        readingCount,
+        asWide == Strength.FREE ? Strength.USUALLY : asWide,
+        weight(measure, band.tolerance()),
+        Grounds.BY_HAND);
+  }
+
+  public boolean isSetByHand() {
+    return grounds == Grounds.BY_HAND;
   }
 
   /**
@@ -100,6 +168,6 @@ public record Rule(
   }
 
   Rule withWeight(double newWeight) {
-    return new Rule(measure, centre, spread, tolerance, readingCount, strength, newWeight);
+    return new Rule(measure, centre, spread, tolerance, readingCount, strength, newWeight, grounds);
   }
 }

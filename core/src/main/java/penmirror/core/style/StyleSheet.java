@@ -2,7 +2,6 @@ package penmirror.core.style;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,9 +10,6 @@ import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.Measure.Comparison;
-import penmirror.core.measure.MeasureGroup;
-import penmirror.core.reading.MeasureCatalogue;
 
 /**
  * The rules of a style over its works, for one view. Heights are ruled over works of every view,
@@ -25,6 +21,8 @@ import penmirror.core.reading.MeasureCatalogue;
  *     of each measure; only where that was measured
  * @param makeOrBreak the acts that share half of a score, first the one that matters most; none
  *     where nobody has said so
+ * @param wanted what kind of picture the rules are for
+ * @param said what the user says over single rules
  */
 public record StyleSheet(
     String name,
@@ -33,7 +31,9 @@ public record StyleSheet(
     List<Rule> rules,
     List<PaletteColour> palette,
     Map<Measure, Double> markingErrors,
-    List<Act> makeOrBreak) {
+    List<Act> makeOrBreak,
+    Portrayal wanted,
+    List<Said> said) {
 
   /** Colours of two works nearer than this in OKLab are one colour of the style. */
   private static final double SAME_COLOUR = 0.04;
@@ -46,6 +46,7 @@ public record StyleSheet(
     palette = List.copyOf(palette);
     markingErrors = Map.copyOf(markingErrors);
     makeOrBreak = List.copyOf(makeOrBreak);
+    said = List.copyOf(said);
   }
 
   /** The sheet over any number of works, none included: then it has no rules. */
@@ -60,9 +61,11 @@ public record StyleSheet(
         name,
         view,
         works,
-        rules(view, works, markingErrors),
+        new RuleMaker(view, Portrayal.ANY, markingErrors, List.of()).rules(works),
         palette(works),
         markingErrors,
+        List.of(),
+        Portrayal.ANY,
         List.of());
   }
 
@@ -74,15 +77,44 @@ public record StyleSheet(
         name,
         view,
         others,
-        rules(view, others, markingErrors),
+        maker(wanted, said).rules(others),
         List.of(),
         markingErrors,
-        makeOrBreak);
+        makeOrBreak,
+        wanted,
+        said);
   }
 
   /** This sheet with the acts that make or break it. */
   public StyleSheet makingOrBreaking(List<Act> acts) {
-    return new StyleSheet(name, view, works, rules, palette, markingErrors, acts);
+    return new StyleSheet(name, view, works, rules, palette, markingErrors, acts, wanted, said);
+  }
+
+  /** The same works' rules for a kind of picture; this sheet where they are for it already. */
+  public StyleSheet wantedFor(Portrayal other) {
+    return other.equals(wanted) ? this : ruled(other, said);
+  }
+
+  /** The same works' rules where the user says something over some of them. */
+  public StyleSheet saying(List<Said> words) {
+    return words.equals(said) ? this : ruled(wanted, words);
+  }
+
+  private StyleSheet ruled(Portrayal newWanted, List<Said> newSaid) {
+    return new StyleSheet(
+        name,
+        view,
+        works,
+        maker(newWanted, newSaid).rules(works),
+        palette,
+        markingErrors,
+        makeOrBreak,
+        newWanted,
+        newSaid);
+  }
+
+  private RuleMaker maker(Portrayal newWanted, List<Said> newSaid) {
+    return new RuleMaker(view, newWanted, markingErrors, newSaid);
   }
 
   /** The rules of one act, in the order of its readings; empty where the works have none. */
@@ -113,9 +145,7 @@ public record StyleSheet(
 
   /** The works whose reading went into the rule of a measure. */
   public List<MeasuredWork> worksRuledOn(Measure measure) {
-    return works.stream()
-        .filter(work -> inScope(measure, work, view) && work.values().containsKey(measure))
-        .toList();
+    return maker(wanted, said).read(measure, works);
   }
 
   /** The view most works have; the first of the enum on a tie, front for none. */
@@ -130,58 +160,6 @@ public record StyleSheet(
       }
     }
     return best;
-  }
-
-  private static boolean inScope(Measure measure, MeasuredWork work, View view) {
-    return measure.views().contains(work.view())
-        && (measure.comparison() == Comparison.ACROSS_VIEWS || work.view() == view)
-        && canShow(measure, work);
-  }
-
-  /** A portrait says nothing of legs, neither for a rule nor against it. */
-  private static boolean canShow(Measure measure, MeasuredWork work) {
-    return work.values().containsKey(measure)
-        || work.framing()
-            .map(framing -> measure.needs().stream().allMatch(framing::canShow))
-            .orElse(true);
-  }
-
-  private static List<Rule> rules(
-      View view, List<MeasuredWork> works, Map<Measure, Double> markingErrors) {
-    List<Rule> rules = new ArrayList<>();
-    for (Measure measure : MeasureCatalogue.all()) {
-      List<MeasuredWork> scope = works.stream().filter(w -> inScope(measure, w, view)).toList();
-      List<MeasuredWork> read =
-          scope.stream().filter(work -> work.values().containsKey(measure)).toList();
-      if (!read.isEmpty()) {
-        rules.add(Rule.over(measure, read, scope.size(), markingErrors.getOrDefault(measure, 0.0)));
-      }
-    }
-    dropStandIns(rules);
-    return balanced(rules);
-  }
-
-  /** What stands in for a length by the head gives way where the head is marked often enough. */
-  private static void dropStandIns(List<Rule> rules) {
-    List<Measure> byHead = rules.stream().filter(Rule::isScored).map(Rule::measure).toList();
-    rules.removeIf(rule -> rule.measure().standsInFor().map(byHead::contains).orElse(false));
-  }
-
-  /**
-   * Ten like measures count as about three: weights are divided by the root of their group's sum.
-   */
-  private static List<Rule> balanced(List<Rule> rules) {
-    Map<MeasureGroup, Double> sums = new EnumMap<>(MeasureGroup.class);
-    for (Rule rule : rules) {
-      sums.merge(rule.measure().group(), rule.weight(), Double::sum);
-    }
-    return rules.stream()
-        .map(
-            rule ->
-                rule.isScored()
-                    ? rule.withWeight(rule.weight() / Math.sqrt(sums.get(rule.measure().group())))
-                    : rule)
-        .toList();
   }
 
   private static List<PaletteColour> palette(List<MeasuredWork> works) {

@@ -6,7 +6,6 @@ import static org.assertj.core.data.Offset.offset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
@@ -30,7 +29,7 @@ class HouseColoursTest {
       flats.add(swatch(rgb, 0.2));
       works.add(
           new MeasuredWork(
-              "" + rgb, "", "", View.FRONT, Optional.empty(), Map.of(), Set.of(), flats, flats, 1));
+              "" + rgb, "", "", View.FRONT, Portrayal.ANY, Map.of(), Set.of(), flats, flats, 1));
     }
     return works;
   }
@@ -89,7 +88,7 @@ class HouseColoursTest {
               "",
               "",
               View.FRONT,
-              Optional.empty(),
+              Portrayal.ANY,
               Map.of(),
               Set.of(),
               flats(set),
