@@ -25,6 +25,11 @@ public final class DemoRead {
 
   private DemoRead() {}
 
+  /** One more picture, read as those of the demo. */
+  public static Seen read(Commission commission) {
+    return Reading.one(commission);
+  }
+
   /**
    * @param redraws the chain of attempts, in the order in which they were mended
    */
