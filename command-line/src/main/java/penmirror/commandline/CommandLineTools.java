@@ -28,6 +28,7 @@ public final class CommandLineTools {
 
   static CommandLine commandLine() {
     return new CommandLine(new CommandLineTools())
+        .setCaseInsensitiveEnumValuesAllowed(true)
         .setExecutionExceptionHandler(
             (error, commandLine, parsed) -> {
               if (error instanceof UnusableInputException) {

@@ -5,13 +5,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
+import penmirror.core.figure.Mood;
 import penmirror.core.format.ScoreJson;
 import penmirror.core.measure.Evidence;
+import penmirror.core.scoring.AttemptScorer;
+import penmirror.core.scoring.AttemptStage;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Score;
-import penmirror.core.scoring.Scorer;
+import penmirror.core.style.Portrayal;
 import penmirror.core.telling.FixWords;
 import penmirror.core.words.Wording;
 import picocli.CommandLine.Command;
@@ -54,14 +58,27 @@ final class ScoreCommand implements Callable<Integer> {
       description = "Place the points that no marks tell, from the pixels.")
   private boolean propose;
 
+  @Option(
+      names = "--mood",
+      paramLabel = "MOOD",
+      description =
+          "calm, glad, sad, cross, startled, sly or keen; seen in the picture if not said.")
+  private @Nullable Mood mood;
+
+  @Option(
+      names = "--stage",
+      paramLabel = "STAGE",
+      description = "rough, line, flats or finished; seen in the picture if not said.")
+  private @Nullable AttemptStage stage;
+
   @Option(names = "--json", description = "Print JSON, one object a line.")
   private boolean json;
 
   @Override
   public Integer call() throws UnusableInputException {
-    Map<Path, Scorer> scorers = new LinkedHashMap<>();
+    Map<Path, AttemptScorer> scorers = new LinkedHashMap<>();
     for (Path style : styles) {
-      scorers.put(style, new Scorer(Inputs.style(style)));
+      scorers.put(style, new AttemptScorer(Inputs.style(style)));
     }
     return batch.forEach(
         images,
@@ -70,13 +87,15 @@ final class ScoreCommand implements Callable<Integer> {
   }
 
   /** A line per sheet. */
-  private List<String> told(Path image, Evidence evidence, Map<Path, Scorer> scorers) {
+  private List<String> told(Path image, Evidence evidence, Map<Path, AttemptScorer> scorers) {
     boolean several = scorers.size() > 1;
     List<String> lines = new ArrayList<>();
     scorers.forEach(
         (style, scorer) -> {
           String sheet = several ? style.toString() : "";
-          Score score = scorer.score(evidence);
+          Portrayal said = Portrayal.ANY.inMood(Optional.ofNullable(mood));
+          Score score =
+              scorer.score(evidence, scorer.asked(evidence, said, Optional.ofNullable(stage)));
           lines.add(
               json
                   ? ScoreJson.write(image.toString(), sheet, score)

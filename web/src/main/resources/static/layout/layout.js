@@ -62,6 +62,8 @@
   // A chosen file is sent at once where the form says so.
   document.addEventListener('change', (event) => {
     const form = event.target.closest('form[data-sends-on-choice]');
-    if (form && event.target.type === 'file' && event.target.files.length > 0) form.requestSubmit();
+    if (!form) return;
+    const isFile = event.target.type === 'file';
+    if (!isFile || event.target.files.length > 0) form.requestSubmit();
   });
 })();

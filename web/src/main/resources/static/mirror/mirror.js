@@ -172,6 +172,10 @@
       toggle('marks');
     } else if (key === 'l') {
       layerChoice.focus();
+    } else if (key === 'e') {
+      node('mood').focus();
+    } else if (key === 't') {
+      node('stage').focus();
     } else {
       return;
     }

@@ -405,6 +405,8 @@ class LookDatabaseTest extends DatabaseTest {
         Optional.of(Framing.FULL),
         Optional.of(turn),
         Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
         "",
         "",
         1,

@@ -461,6 +461,8 @@ class WallDatabaseTest extends DatabaseTest {
         java.util.Optional.of(framing),
         java.util.Optional.empty(),
         java.util.Optional.empty(),
+        java.util.Optional.empty(),
+        java.util.Optional.empty(),
         "",
         manner,
         1,

@@ -62,6 +62,10 @@ public final class Scorer {
     this.sheet = sheet;
   }
 
+  StyleSheet sheet() {
+    return sheet;
+  }
+
   /** 1 up to one tolerance, then 2^−(z−1)²; {@code z} of either sign. */
   public static double credit(double z) {
     double beyond = Math.abs(z) - 1;

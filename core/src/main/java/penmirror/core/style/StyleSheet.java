@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import penmirror.core.act.Act;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
@@ -98,6 +99,21 @@ public record StyleSheet(
   /** The same works' rules where the user says something over some of them. */
   public StyleSheet saying(List<Said> words) {
     return words.equals(said) ? this : ruled(wanted, words);
+  }
+
+  /** The sheet as if some measures had been read on no work. */
+  public StyleSheet without(Predicate<Measure> measures) {
+    List<MeasuredWork> fewer = works.stream().map(work -> work.without(measures)).toList();
+    return new StyleSheet(
+        name,
+        view,
+        fewer,
+        maker(wanted, said).rules(fewer),
+        palette,
+        markingErrors,
+        makeOrBreak,
+        wanted,
+        said);
   }
 
   private StyleSheet ruled(Portrayal newWanted, List<Said> newSaid) {

@@ -1,7 +1,10 @@
 package penmirror.core.telling;
 
 import java.util.OptionalDouble;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.Unit;
 import penmirror.core.scoring.Fix.Change;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
@@ -54,6 +57,36 @@ public final class DeskUnit {
       case CHROMA -> Wording.number(1000 * value, 0);
       case HEAD_THOUSANDTHS, FIGURE_THOUSANDTHS -> Wording.number(value / 10, 1);
       default -> Wording.number(measure.unit(), value);
+    };
+  }
+
+  /** Whether both ends of a rule can be typed in this unit: a step has no one value. */
+  public boolean isTyped() {
+    return measure.unit() != Unit.LIGHTNESS || !measure.isStep();
+  }
+
+  /**
+   * The value, in the measure's unit, that is told as this number; to what the number leaves open.
+   *
+   * @throws IllegalArgumentException where it cannot be typed, see {@link #isTyped}
+   */
+  public double value(double told) {
+    if (pixelsPerUnit.isPresent()) {
+      return told / pixelsPerUnit.getAsDouble();
+    }
+    return switch (measure.unit()) {
+      case SHARE -> told / 100;
+      case LOG_SHARE -> Math.log(told / 100);
+      case CHROMA -> told / 1000;
+      case HEAD_THOUSANDTHS, FIGURE_THOUSANDTHS -> told * 10;
+      case LIGHTNESS -> {
+        if (!isTyped()) {
+          throw new IllegalArgumentException(measure.key() + " cannot be typed.");
+        }
+        double grey = Math.max(0, Math.min(1, told / 100));
+        yield OkLab.from(new EncodedSrgb(grey, grey, grey)).lightness();
+      }
+      default -> told;
     };
   }
 

@@ -278,6 +278,8 @@ class DemoLoader {
         Optional.of(framing),
         Optional.of(turn),
         Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
         "",
         manner,
         1,

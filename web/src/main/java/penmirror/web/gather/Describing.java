@@ -101,6 +101,7 @@ class Describing {
     words.put(text("gather.framing"), word("framing.", tags.framing()));
     words.put(text("gather.turn"), word("turn.", tags.turn()));
     words.put(text("gather.kind"), word("kind.", tags.kind()));
+    words.put(text("gather.mood"), word("mood.", tags.mood()));
     words.put(
         text("gather.light"),
         tags.lightDegrees().isPresent() ? text("light." + tags.lightDegrees().getAsInt()) : "");

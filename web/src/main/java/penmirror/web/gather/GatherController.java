@@ -28,6 +28,7 @@ import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.coverage.Part;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Kind;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureFormat;
@@ -45,6 +46,7 @@ import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sending.Sent;
 import penmirror.web.sending.SubmissionStore;
+import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.ScopeStore;
@@ -72,6 +74,7 @@ class GatherController {
   private final LookAlikes lookAlikes;
   private final CoverageTable coverage;
   private final ScopeStore scopes;
+  private final SheetMaker sheets;
   private final Rail rail;
   private final MessageSource messages;
 
@@ -89,6 +92,7 @@ class GatherController {
       LookAlikes lookAlikes,
       CoverageTable coverage,
       ScopeStore scopes,
+      SheetMaker sheets,
       Rail rail,
       MessageSource messages) {
     this.studies = studies;
@@ -104,6 +108,7 @@ class GatherController {
     this.lookAlikes = lookAlikes;
     this.coverage = coverage;
     this.scopes = scopes;
+    this.sheets = sheets;
     this.rail = rail;
     this.messages = messages;
   }
@@ -366,6 +371,7 @@ class GatherController {
     model.addAttribute("framings", Framing.values());
     model.addAttribute("turns", Turn.values());
     model.addAttribute("kinds", Kind.values());
+    model.addAttribute("moods", Mood.values());
     model.addAttribute("roles", Wall.ROLES);
     model.addAttribute("parts", Part.values());
     model.addAttribute("lights", List.of(0, 45, 90, 135, 180, 225, 270, 315));
@@ -385,6 +391,9 @@ class GatherController {
             .findFirst()
             .orElse(tiles.isEmpty() ? null : tiles.get(0));
     model.addAttribute("chosen", shown);
+    model.addAttribute(
+        "chosenMood",
+        shown == null ? null : sheets.load(study).guessedMood(shown.work()).orElse(null));
     Optional<Scan> scan = shown == null ? Optional.empty() : scans.of(shown.work().id());
     model.addAttribute("scan", scan.orElse(null));
     model.addAttribute(

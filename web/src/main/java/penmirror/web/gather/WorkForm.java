@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import penmirror.core.coverage.Part;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Kind;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.web.layout.Choice;
@@ -34,6 +35,7 @@ record WorkForm(
     @Nullable String framing,
     @Nullable String turn,
     @Nullable String kind,
+    @Nullable String mood,
     @Nullable String period,
     @Nullable String manner,
     @Nullable String weight,
@@ -71,6 +73,8 @@ record WorkForm(
         choice(Framing.class, framing, before.framing()),
         choice(Turn.class, turn, before.turn()),
         choice(Kind.class, kind, before.kind()),
+        choice(Mood.class, mood, before.mood()),
+        before.stage(),
         text(period, before.period(), many, LONGEST_TAG),
         text(manner, before.manner(), many, LONGEST_TAG),
         weight == null || weight.isEmpty() ? before.weight() : weightOf(weight),

@@ -29,15 +29,21 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
    *
    * @param outside whether it lies outside the band
    */
-  public record Dot(String x, String y, boolean outside, String title, String href) {}
+  public record Dot(String x, String y, boolean outside, Entry work) {}
 
   /**
    * @param beyond -1 or 1 where it lies farther off than is drawn, to that side; else 0
    */
   public record Mark(String x, int beyond) {}
 
-  /** A work's value to be put on the strip. */
-  public record Entry(double value, String title, String href) {}
+  /**
+   * A work's value to be put on the strip.
+   *
+   * @param id how the owner knows the work
+   * @param href where it came from
+   * @param picture its small picture; empty where none is to be shown
+   */
+  public record Entry(double value, String title, String href, String id, String picture) {}
 
   public static ActStrip of(
       Rule rule, List<Entry> works, Optional<Double> own, Optional<Double> realistic) {
@@ -53,8 +59,7 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
               number(x),
               number(LEVEL + Math.max(-8, Math.min(8, step))),
               Math.abs(rule.z(entry.value())) > 1,
-              entry.title(),
-              entry.href()));
+              entry));
     }
     return new ActStrip(dots, mark(rule, own), mark(rule, realistic));
   }

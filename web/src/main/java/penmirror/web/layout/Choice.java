@@ -1,8 +1,19 @@
 package penmirror.web.layout;
 
+import java.util.Optional;
+
 /** A word of a form that stands for one of a few. */
 public final class Choice {
   private Choice() {}
+
+  /**
+   * Empty where nothing was chosen.
+   *
+   * @throws RefusedException when it is none of them
+   */
+  public static <E extends Enum<E>> Optional<E> maybe(Class<E> type, String word) {
+    return word.isEmpty() ? Optional.empty() : Optional.of(of(type, word));
+  }
 
   /**
    * @throws RefusedException when it is none of them

@@ -12,13 +12,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import penmirror.core.figure.Mood;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.scoring.AttemptStage;
 import penmirror.core.scoring.Score;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
 import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
+import penmirror.web.layout.Choice;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sheets.Loaded;
@@ -79,7 +82,7 @@ class MirrorController {
 
     Loaded loaded = sheets.load(study);
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
-    StyleSheet sheet = loaded.scoredSheet();
+    StyleSheet sheet = loaded.sheetAsked(redraw);
     Score score = loaded.score(redraw);
     List<MeasureGroup> traced = scopes.tracedGroups(study.id());
     rail.addTo(model, study, Stage.MIRROR);
@@ -92,6 +95,9 @@ class MirrorController {
         "verdict",
         Verdict.of(
             score, traitWords(loaded, score), traced, comparing.beside(study, sheet), messages));
+    model.addAttribute("asked", loaded.asked(redraw));
+    model.addAttribute("moods", Mood.values());
+    model.addAttribute("stages", AttemptStage.values());
     model.addAttribute("layers", Layer.values());
     model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
     chosenSource(loaded, sources, source)
@@ -109,6 +115,21 @@ class MirrorController {
                       Verdict.told(score)));
             });
     return "mirror/page";
+  }
+
+  /** In what mood a redraw is, and how far it has come: said, or left to be seen in it. */
+  @PostMapping("/studies/{studyId}/mirror/{workId}/asked")
+  String ask(
+      Study study,
+      Work redraw,
+      @RequestParam(defaultValue = "") String mood,
+      @RequestParam(defaultValue = "") String stage) {
+    works.tag(
+        redraw.id(),
+        redraw
+            .tags()
+            .drawn(Choice.maybe(Mood.class, mood), Choice.maybe(AttemptStage.class, stage)));
+    return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
   }
 
   @PostMapping("/studies/{studyId}/redraws")

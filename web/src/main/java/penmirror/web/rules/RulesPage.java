@@ -2,9 +2,7 @@ package penmirror.web.rules;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.act.Acts;
@@ -17,10 +15,10 @@ import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
-import penmirror.core.telling.DeskUnit;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.ActStrip;
+import penmirror.web.sheets.Sayings;
 import penmirror.web.sheets.SignatureStore;
 
 /**
@@ -29,9 +27,13 @@ import penmirror.web.sheets.SignatureStore;
  * @param traits the acts that make or break it, as accepted or as proposed
  * @param accepted whether the user has said so; until then they share no half of a score
  * @param base what they were held against to be found
+ * @param scopes what the sentences are for, and what that changes
+ * @param anythingSaid whether the user set a rule by hand, which can be undone
  * @param subject what the characters bring, shown and never asked for
  */
 record RulesPage(
+    ScopeRow scopes,
+    boolean anythingSaid,
     String headline,
     List<TraitCard> traits,
     boolean accepted,
@@ -60,21 +62,22 @@ record RulesPage(
 
   /**
    * @param place among what makes or breaks the style; 0 where it is none of that
+   * @param moved its sentence in the scope that is looked at; empty where it stays the same
+   * @param byHand whether the user set one of its readings
    * @param kept works inside the band of the leading reading
    */
   record ActRow(
       String key,
       int place,
       String sentence,
+      String moved,
+      boolean byHand,
       String low,
       String high,
       ActStrip strip,
       String strength,
       int kept,
-      int works,
-      List<ReadingRow> readings) {}
-
-  record ReadingRow(String key, String name, String band, String middle, ActStrip strip) {}
+      int works) {}
 
   record SubjectRow(String name, String band) {}
 
@@ -96,18 +99,36 @@ record RulesPage(
     }
   }
 
-  static RulesPage of(
-      long studyId, StyleSheet sheet, BaseLine base, SignatureStore.Kept kept, List<Ticked> ticks) {
-    Maker maker = new Maker(studyId, sheet, base, BaseLine.realistic().values());
-    Signature proposed = Signature.of(sheet, base, Signature.USUAL);
+  /**
+   * What the page is made of.
+   *
+   * @param sheet over every work
+   * @param moved the same for the scope that is looked at
+   */
+  record Sources(
+      StyleSheet sheet,
+      StyleSheet moved,
+      Strips strips,
+      SignatureStore.Kept kept,
+      Sayings sayings,
+      List<Ticked> ticks) {}
+
+  static RulesPage of(Sources sources) {
+    StyleSheet sheet = sources.sheet();
+    BaseLine base = sources.strips().base();
+    Maker maker = new Maker(sources);
+    SignatureStore.Kept kept = sources.kept();
     boolean accepted = !kept.traits().isEmpty();
     List<SignatureStore.Trait> traits =
         accepted
             ? kept.traits()
-            : proposed.acts().stream().map(act -> new SignatureStore.Trait(act, "")).toList();
+            : Signature.of(sheet, base, Signature.USUAL).acts().stream()
+                .map(act -> new SignatureStore.Trait(act, ""))
+                .toList();
     List<Act> acts = traits.stream().map(SignatureStore.Trait::act).toList();
     List<Group> groups = new ArrayList<>();
     int count = 0;
+    int changed = 0;
     for (ActGroup group : ActGroup.values()) {
       List<ActRow> rows = new ArrayList<>();
       for (Act act : Acts.all()) {
@@ -120,6 +141,7 @@ record RulesPage(
       if (!rows.isEmpty()) {
         groups.add(new Group(group.word(), rows));
         count += rows.size();
+        changed += (int) rows.stream().filter(row -> !row.moved().isEmpty()).count();
       }
     }
     List<TraitCard> cards = new ArrayList<>();
@@ -127,13 +149,15 @@ record RulesPage(
       maker.card(trait, cards.size() + 1).ifPresent(cards::add);
     }
     return new RulesPage(
+        ScopeRow.of(sheet, sources.moved().wanted(), changed, count - changed),
+        sources.sayings().isAnythingSaid(),
         kept.headline(),
         cards,
         accepted,
         base.from(),
         groups,
         count,
-        ticks.stream().map(TickRow::of).toList(),
+        sources.ticks().stream().map(TickRow::of).toList(),
         subject(sheet));
   }
 
@@ -144,13 +168,8 @@ record RulesPage(
   private static List<SubjectRow> subject(StyleSheet sheet) {
     return sheet.rules().stream()
         .filter(rule -> rule.measure().nature() == Nature.SUBJECT)
-        .map(rule -> new SubjectRow(Wording.name(rule.measure()), band(rule)))
+        .map(rule -> new SubjectRow(Wording.name(rule.measure()), Strips.band(rule)))
         .toList();
-  }
-
-  private static String band(Rule rule) {
-    DeskUnit unit = DeskUnit.of(rule.measure(), OptionalDouble.empty());
-    return unit.band(rule.low(), rule.high()) + " " + unit.word();
   }
 
   /** How a reading off to one side looks, without how much. */
@@ -160,32 +179,37 @@ record RulesPage(
         .strip();
   }
 
-  private record Maker(
-      long studyId, StyleSheet sheet, BaseLine base, Map<Measure, Double> realistic) {
+  private record Maker(Sources sources) {
 
     Optional<ActRow> row(Act act, int place) {
-      return ActWords.sentence(sheet, act)
+      StyleSheet moved = sources.moved();
+      return ActWords.sentence(moved, act)
           .map(
               sentence -> {
-                List<Rule> rules = sheet.rules(act);
+                List<Rule> rules = moved.rules(act);
                 Rule lead = ActWords.lead(rules);
+                String usual = ActWords.sentence(sources.sheet(), act).orElse("");
                 return new ActRow(
                     act.key(),
                     place,
-                    sentence,
+                    sources.sayings().words(act).orElse(usual.isEmpty() ? sentence : usual),
+                    sentence.equals(usual) ? "" : sentence,
+                    rules.stream().anyMatch(Rule::isSetByHand),
                     side(lead.measure(), false),
                     side(lead.measure(), true),
-                    strip(lead),
-                    told(lead),
-                    kept(lead),
-                    lead.readingCount(),
-                    rules.stream().map(this::reading).toList());
+                    strip(moved, lead),
+                    told(moved, lead),
+                    kept(moved, lead),
+                    lead.readingCount());
               });
     }
 
     Optional<TraitCard> card(SignatureStore.Trait trait, int place) {
-      Optional<String> sentence = ActWords.sentence(sheet, trait.act());
-      if (sentence.isEmpty()) {
+      StyleSheet sheet = sources.sheet();
+      BaseLine base = sources.strips().base();
+      Optional<String> sentence =
+          sources.sayings().words(trait.act()).or(() -> ActWords.sentence(sheet, trait.act()));
+      if (sheet.rules(trait.act()).isEmpty()) {
         return Optional.empty();
       }
       Rule lead = tellsMost(sheet.rules(trait.act()));
@@ -195,21 +219,22 @@ record RulesPage(
               place,
               trait.act().key(),
               ActWords.name(trait.act()),
-              trait.words().isEmpty() ? sentence.get() : trait.words(),
+              trait.words().isEmpty() ? sentence.orElse("") : trait.words(),
               distance
                   .flatMap(d -> ActWords.effect(lead.measure(), d > 0))
                   .map(Spoken::sentence)
                   .orElse(""),
-              kept(lead),
+              kept(sheet, lead),
               lead.readingCount(),
               Optional.ofNullable(base.values().get(lead.measure()))
                   .map(value -> Spoken.value(lead.measure(), value))
                   .orElse(""),
-              strip(lead)));
+              strip(sheet, lead)));
     }
 
     /** The reading that sets the act apart from the base line. */
     private Rule tellsMost(List<Rule> rules) {
+      BaseLine base = sources.strips().base();
       return rules.stream()
           .filter(Rule::isScored)
           .max(
@@ -220,45 +245,22 @@ record RulesPage(
           .orElseGet(() -> ActWords.lead(rules));
     }
 
-    private ReadingRow reading(Rule rule) {
-      return new ReadingRow(
-          rule.measure().key(),
-          Wording.name(rule.measure()),
-          band(rule),
-          DeskUnit.of(rule.measure(), OptionalDouble.empty()).number(rule.centre()),
-          strip(rule));
-    }
-
     /** A rule with a work outside its band is not always so, however tight it is. */
-    private String told(Rule rule) {
-      boolean isBroken = kept(rule) < rule.readingCount();
+    private static String told(StyleSheet sheet, Rule rule) {
+      boolean isBroken = kept(sheet, rule) < rule.readingCount();
       return (rule.strength() == Strength.ALWAYS && isBroken ? Strength.USUALLY : rule.strength())
           .word();
     }
 
-    private int kept(Rule rule) {
+    private static int kept(StyleSheet sheet, Rule rule) {
       return (int)
           sheet.worksRuledOn(rule.measure()).stream()
               .filter(work -> Math.abs(rule.z(work.values().get(rule.measure()))) <= 1)
               .count();
     }
 
-    private ActStrip strip(Rule rule) {
-      Measure measure = rule.measure();
-      List<ActStrip.Entry> entries =
-          sheet.worksRuledOn(measure).stream()
-              .map(
-                  work ->
-                      new ActStrip.Entry(
-                          work.values().get(measure),
-                          work.title(),
-                          WorkLink.of(studyId, work, measure)))
-              .toList();
-      Optional<Double> own =
-          base.from() == BaseLine.From.OWN_HAND
-              ? Optional.ofNullable(base.values().get(measure))
-              : Optional.empty();
-      return ActStrip.of(rule, entries, own, Optional.ofNullable(realistic.get(measure)));
+    private ActStrip strip(StyleSheet sheet, Rule rule) {
+      return sources.strips().of(sheet, rule);
     }
   }
 }

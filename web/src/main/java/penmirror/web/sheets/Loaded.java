@@ -9,13 +9,18 @@ import java.util.function.Predicate;
 import java.util.function.Supplier;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.Mood;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.reading.TechnicalError;
+import penmirror.core.scoring.AttemptScorer;
+import penmirror.core.scoring.AttemptScorer.Asked;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.MoodReader;
+import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -32,6 +37,7 @@ public final class Loaded {
   private final StatureConvention convention;
   private final Predicate<Measure> outsideTheScore;
   private final SignatureStore.Kept signature;
+  private final Sayings sayings;
   private final Map<String, Object> made = new ConcurrentHashMap<>();
 
   Loaded(
@@ -41,7 +47,8 @@ public final class Loaded {
       TechnicalError error,
       StatureConvention convention,
       Predicate<Measure> outsideTheScore,
-      SignatureStore.Kept signature) {
+      SignatureStore.Kept signature,
+      Sayings sayings) {
     this.study = study;
     this.works = List.copyOf(works);
     this.evidence = Map.copyOf(evidence);
@@ -49,6 +56,7 @@ public final class Loaded {
     this.convention = convention;
     this.outsideTheScore = outsideTheScore;
     this.signature = signature;
+    this.sayings = sayings;
   }
 
   /** In the order they were numbered. */
@@ -72,6 +80,24 @@ public final class Loaded {
     return signature;
   }
 
+  /** What the user said over its rules. */
+  public Sayings sayings() {
+    return sayings;
+  }
+
+  /** The mood of a source that nobody said and that is seen in it; empty where it was said. */
+  public Optional<Mood> guessedMood(Work source) {
+    return source.tags().mood().isPresent()
+        ? Optional.empty()
+        : moods().told(unguessed(source).values());
+  }
+
+  private MoodReader moods() {
+    return once(
+        "moods",
+        () -> MoodReader.of(works.stream().filter(Loaded::counts).map(this::unguessed).toList()));
+  }
+
   /** The sheet of all works that count. */
   public StyleSheet sheet() {
     return once("sheet", () -> sheet(work -> true, measure -> false));
@@ -93,9 +119,25 @@ public final class Loaded {
     return once("scored", () -> sheet(work -> true, outsideTheScore));
   }
 
-  /** A redraw held against the scored sheet. */
+  /** What is asked of a redraw: by what was said of it, else by what is seen in it. */
+  public Asked asked(Work redraw) {
+    return once(
+        "asked of " + redraw.id(),
+        () -> attempts().asked(evidence(redraw), unguessed(redraw).shows(), redraw.tags().stage()));
+  }
+
+  /** The sheet as it is asked of a redraw. */
+  public StyleSheet sheetAsked(Work redraw) {
+    return attempts().sheet(asked(redraw));
+  }
+
+  /** A redraw held against what is asked of it. */
   public Score score(Work redraw) {
-    return once("score " + redraw.id(), () -> new Scorer(scoredSheet()).score(evidence(redraw)));
+    return once("score " + redraw.id(), () -> attempts().score(evidence(redraw), asked(redraw)));
+  }
+
+  private AttemptScorer attempts() {
+    return once("attempts", () -> new AttemptScorer(scoredSheet()));
   }
 
   /** The work nearest to the middle of all rules; empty where there are none. */
@@ -133,12 +175,25 @@ public final class Loaded {
             StyleSheet.mostFrequentView(measured),
             measured,
             error.isEnough() ? error.scaled() : Map.of())
+        .saying(sayings.said())
         .makingOrBreaking(signature.acts());
   }
 
   private MeasuredWork measured(Work work) {
     return once(
         "measured " + work.id(),
+        () -> {
+          MeasuredWork said = unguessed(work);
+          return guessedMood(work)
+              .map(mood -> said.showing(said.shows().inMood(Optional.of(mood))))
+              .orElse(said);
+        });
+  }
+
+  /** With what was said of it alone. */
+  private MeasuredWork unguessed(Work work) {
+    return once(
+        "unguessed " + work.id(),
         () -> {
           Evidence known = evidence(work);
           // A proposal that nobody looked at must not become a rule.
@@ -150,7 +205,13 @@ public final class Loaded {
                       known.withMarks(known.marks().confirmed()),
                       convention)
                   .weighing(work.tags().weight());
-          return work.tags().framing().map(measured::framed).orElse(measured);
+          Work.Tags said = work.tags();
+          return measured.showing(
+              new Portrayal(
+                  said.framing().or(() -> measured.shows().framing()),
+                  said.kind(),
+                  said.mood(),
+                  said.manner()));
         });
   }
 

@@ -30,6 +30,7 @@ public class SheetMaker {
   private final ScopeStore scopes;
   private final ChangeStore changes;
   private final SignatureStore signatures;
+  private final SayingStore sayings;
 
   private final Cache<Long, Kept> kept =
       Caffeine.newBuilder()
@@ -43,13 +44,15 @@ public class SheetMaker {
       WallStore places,
       ScopeStore scopes,
       ChangeStore changes,
-      SignatureStore signatures) {
+      SignatureStore signatures,
+      SayingStore sayings) {
     this.works = works;
     this.evidence = evidence;
     this.places = places;
     this.scopes = scopes;
     this.changes = changes;
     this.signatures = signatures;
+    this.sayings = sayings;
   }
 
   private record Kept(ChangeStore.Change change, Loaded loaded, int works) {}
@@ -71,7 +74,8 @@ public class SheetMaker {
             evidence.technicalError(study.id()),
             scopes.convention(study.id()),
             outsideTheScore(study.id()),
-            signatures.of(study.id()));
+            signatures.of(study.id()),
+            Sayings.of(sayings.of(study.id())));
     kept.put(study.id(), new Kept(change, loaded, all.size()));
     return loaded;
   }

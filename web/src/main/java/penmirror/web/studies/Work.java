@@ -5,9 +5,11 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Kind;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader.Profile;
+import penmirror.core.scoring.AttemptStage;
 import penmirror.web.layout.Texts;
 
 /**
@@ -54,6 +56,8 @@ public record Work(
   /**
    * What the user said of it.
    *
+   * @param mood what its face shows; empty where the machine's guess stands
+   * @param stage how far it has come; empty where the machine's guess stands
    * @param weight how much it counts in rules, 0.5, 1 or 2
    * @param lightDegrees where the light comes from, clockwise from above, 0 to 359
    */
@@ -61,6 +65,8 @@ public record Work(
       Optional<Framing> framing,
       Optional<Turn> turn,
       Optional<Kind> kind,
+      Optional<Mood> mood,
+      Optional<AttemptStage> stage,
       String period,
       String manner,
       double weight,
@@ -71,11 +77,19 @@ public record Work(
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
             "",
             "",
             1,
             "",
             OptionalInt.empty());
+
+    /** The same where something else is said of mood and stage. */
+    public Tags drawn(Optional<Mood> newMood, Optional<AttemptStage> newStage) {
+      return new Tags(
+          framing, turn, kind, newMood, newStage, period, manner, weight, notes, lightDegrees);
+    }
   }
 
   /** A title as long as one may be. */

@@ -30,10 +30,12 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Kind;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader.Profile;
 import penmirror.core.raster.Fingerprint;
+import penmirror.core.scoring.AttemptStage;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work.Role;
@@ -220,6 +222,8 @@ public class WorkStore {
         .set(WORK.FRAMING, word(tags.framing()))
         .set(WORK.TURN, word(tags.turn()))
         .set(WORK.KIND, word(tags.kind()))
+        .set(WORK.MOOD, word(tags.mood()))
+        .set(WORK.STAGE, word(tags.stage()))
         .set(WORK.PERIOD, tags.period())
         .set(WORK.MANNER, tags.manner())
         .set(WORK.WEIGHT, tags.weight())
@@ -392,6 +396,8 @@ public class WorkStore {
         ofWord(Framing.class, row.get(WORK.FRAMING)),
         ofWord(Turn.class, row.get(WORK.TURN)),
         ofWord(Kind.class, row.get(WORK.KIND)),
+        ofWord(Mood.class, row.get(WORK.MOOD)),
+        ofWord(AttemptStage.class, row.get(WORK.STAGE)),
         row.get(WORK.PERIOD),
         row.get(WORK.MANNER),
         row.get(WORK.WEIGHT),

@@ -27,7 +27,8 @@ class ActStripTest {
   }
 
   private static ActStrip.Entry at(double tolerances) {
-    return new ActStrip.Entry(RULE.centre() + tolerances * RULE.tolerance(), "Work", "/work");
+    return new ActStrip.Entry(
+        RULE.centre() + tolerances * RULE.tolerance(), "Work", "/work", "1", "");
   }
 
   /** The band is always as wide: one tolerance to its edge, whatever the measure. */

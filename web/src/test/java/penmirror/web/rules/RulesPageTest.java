@@ -2,13 +2,17 @@ package penmirror.web.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.colour.ColourMeasures;
@@ -16,8 +20,11 @@ import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
+import penmirror.web.sheets.SayingStore;
+import penmirror.web.sheets.Sayings;
 import penmirror.web.sheets.SignatureStore.Kept;
 import penmirror.web.sheets.SignatureStore.Trait;
 
@@ -40,12 +47,18 @@ class RulesPageTest {
   }
 
   private static RulesPage page(StyleSheet sheet, Kept kept) {
+    return page(sheet, sheet, kept, Sayings.none());
+  }
+
+  private static RulesPage page(StyleSheet sheet, StyleSheet moved, Kept kept, Sayings sayings) {
     return RulesPage.of(
-        7,
-        sheet,
-        BaseLine.realistic(),
-        kept,
-        List.of(new Ticked("nails", "Nails are drawn", 0, 9)));
+        new RulesPage.Sources(
+            sheet,
+            moved,
+            Strips.of(7, BaseLine.realistic(), Map.of("1", "/pictures/a/480")),
+            kept,
+            sayings,
+            List.of(new Ticked("nails", "Nails are drawn", 0, 9))));
   }
 
   private static RulesPage.ActRow row(RulesPage page, String act) {
@@ -102,7 +115,7 @@ class RulesPageTest {
   void everyDotLeadsToItsWork() {
     RulesPage.ActRow eyes = row(page(sheet(0.6, 0.61), new Kept(List.of(), "")), "eye-height");
     assertThat(eyes.strip().dots())
-        .extracting(dot -> dot.href())
+        .extracting(dot -> dot.work().href())
         .containsExactly("/studies/7/works/1/measure", "/studies/7/works/2/measure");
     assertThat(eyes.low()).isEqualTo("eyes high");
     assertThat(eyes.high()).isEqualTo("eyes low");
@@ -119,14 +132,96 @@ class RulesPageTest {
 
   @Test
   void withoutWorksThereIsNothingAndNoFault() {
-    RulesPage page =
-        RulesPage.of(
-            7,
-            StyleSheet.of("A hand", View.FRONT, List.of()),
-            BaseLine.realistic(),
-            new Kept(List.of(), ""),
-            List.of());
+    RulesPage page = page(StyleSheet.of("A hand", View.FRONT, List.of()), new Kept(List.of(), ""));
     assertThat(page.groups()).isEmpty();
     assertThat(page.traits()).isEmpty();
+  }
+
+  private static Sayings said(SayingStore.Kind kind, String about, String text) {
+    return Sayings.of(
+        List.of(
+            new SayingStore.Entry(
+                1, kind, about, 0.7, 0.8, OptionalLong.of(2), text, Instant.EPOCH)));
+  }
+
+  /** In blue stands only what reads otherwise; the sentence over all works stays beside it. */
+  @Test
+  void aMovedScopeShowsWhatItChanges() {
+    List<MeasuredWork> works = new ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      Mood mood = i < 3 ? Mood.KEEN : Mood.SAD;
+      works.add(
+          new MeasuredWork(
+                  "" + i,
+                  "Work " + i,
+                  "",
+                  View.FRONT,
+                  Map.of(FaceMeasures.EYE_LINE, 0.6, FaceMeasures.EYE_ASPECT, i < 3 ? 1.0 : 0.4),
+                  List.of())
+              .showing(Portrayal.ANY.inMood(Optional.of(mood))));
+    }
+    StyleSheet sheet = StyleSheet.of("A hand", View.FRONT, works);
+    Portrayal keen = Portrayal.ANY.inMood(Optional.of(Mood.KEEN));
+    RulesPage page = page(sheet, sheet.wantedFor(keen), new Kept(List.of(), ""), Sayings.none());
+    assertThat(row(page, "eye-height").moved()).isEmpty();
+    RulesPage.ActRow shape = row(page, "eye-shape");
+    assertThat(shape.moved()).isNotEmpty().isNotEqualTo(shape.sentence());
+    assertThat(shape.works()).isEqualTo(3);
+    assertThat(page.scopes().changed()).isEqualTo(1);
+    assertThat(page.scopes().moved()).isTrue();
+  }
+
+  @Test
+  void aSwitchStandsForWhatTheWorksDifferIn() {
+    StyleSheet plain = sheet(0.6, 0.61);
+    assertThat(ScopeRow.of(plain, Portrayal.ANY, 0, 1).switches()).isEmpty();
+    StyleSheet moods =
+        StyleSheet.of(
+            "A hand",
+            View.FRONT,
+            List.of(
+                plain.works().get(0).showing(Portrayal.ANY.inMood(Optional.of(Mood.GLAD))),
+                plain.works().get(1).showing(Portrayal.ANY.inMood(Optional.of(Mood.SAD)))));
+    ScopeRow row = ScopeRow.of(moods, ScopeRow.wanted("", "", "sad", "by night"), 2, 3);
+    assertThat(row.switches()).extracting(ScopeRow.Switch::key).containsExactly("mood", "manner");
+    assertThat(row.switches().get(0).positions())
+        .extracting(ScopeRow.Position::query)
+        .containsExactly(
+            "manner=by+night", "mood=glad&manner=by+night", "mood=sad&manner=by+night");
+    assertThat(row.switches().get(0).positions())
+        .extracting(ScopeRow.Position::current)
+        .containsExactly(false, false, true);
+    assertThat(ScopeRow.wanted("nothing", "", "", "")).isEqualTo(Portrayal.ANY);
+  }
+
+  @Test
+  void theUsersSentenceStandsOverTheSheets() {
+    RulesPage page =
+        page(
+            sheet(0.6, 0.61),
+            sheet(0.6, 0.61),
+            new Kept(List.of(), ""),
+            said(SayingStore.Kind.WORDS, "eye-height", "Eyes sunk deep"));
+    assertThat(row(page, "eye-height").sentence()).isEqualTo("Eyes sunk deep");
+    assertThat(page.anythingSaid()).isTrue();
+  }
+
+  @Test
+  void anOpenedActTellsWhatWasSaidOverEachReading() {
+    Sayings sayings = said(SayingStore.Kind.LEAVE_OUT, "eye.line", "a copy");
+    StyleSheet sheet = sheet(0.6, 0.61, 0.9);
+    ActPage act =
+        ActPage.of(
+            EYES,
+            sheet,
+            Strips.of(7, BaseLine.realistic(), Map.of()),
+            sayings,
+            Map.of(2L, "Work 2"));
+    ActPage.ReadingRow line = act.readings().get(0);
+    assertThat(line.typed()).isTrue();
+    assertThat(line.byHand()).isEmpty();
+    assertThat(line.leftOut())
+        .extracting(ActPage.OutRow::title, ActPage.OutRow::reason)
+        .containsExactly(org.assertj.core.groups.Tuple.tuple("Work 2", "a copy"));
   }
 }

@@ -1,0 +1,80 @@
+package penmirror.core.scoring;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import penmirror.core.figure.Mood;
+import penmirror.core.measure.Evidence;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.MoodReader;
+import penmirror.core.style.Portrayal;
+import penmirror.core.style.StyleSheet;
+
+/**
+ * Holds attempts against what a sheet asks of each of them: the rules of its own mood, kind and
+ * manner, and of those only what a drawing of its stage can show. Serves many attempts at once.
+ */
+public final class AttemptScorer {
+  private final StyleSheet sheet;
+  private final MoodReader moods;
+  private final Map<Key, Scorer> scorers = new ConcurrentHashMap<>();
+
+  public AttemptScorer(StyleSheet sheet) {
+    this.sheet = sheet;
+    moods = MoodReader.of(sheet.works());
+  }
+
+  private record Key(Portrayal shows, AttemptStage stage) {}
+
+  /**
+   * What an attempt is held against.
+   *
+   * @param isMoodGuessed whether nobody said the mood
+   * @param isStageGuessed whether nobody said the stage
+   */
+  public record Asked(
+      Portrayal shows, boolean isMoodGuessed, AttemptStage stage, boolean isStageGuessed) {}
+
+  /**
+   * What is asked of an attempt; what nobody said is seen in it.
+   *
+   * @param said what the user said of the picture; its framing is not heeded
+   */
+  public Asked asked(Evidence attempt, Portrayal said, Optional<AttemptStage> saidStage) {
+    Optional<Mood> mood =
+        said.mood().or(() -> moods.told(MeasuredWork.of("", "", "", attempt).values()));
+    AttemptStage stage =
+        saidStage.orElseGet(
+            () ->
+                attempt
+                    .pixels()
+                    .map(pixels -> AttemptStage.seenIn(pixels, sheet))
+                    .orElse(AttemptStage.FINISHED));
+    return new Asked(
+        said.ofAnyFraming().inMood(mood),
+        said.mood().isEmpty() && mood.isPresent(),
+        stage,
+        saidStage.isEmpty());
+  }
+
+  /** The sheet as it is asked of such an attempt. */
+  public StyleSheet sheet(Asked asked) {
+    return scorer(asked).sheet();
+  }
+
+  public Score score(Evidence attempt, Asked asked) {
+    return scorer(asked).score(attempt);
+  }
+
+  private Scorer scorer(Asked asked) {
+    return scorers.computeIfAbsent(
+        new Key(asked.shows(), asked.stage()),
+        key -> {
+          StyleSheet shown =
+              key.stage() == AttemptStage.FINISHED
+                  ? sheet
+                  : sheet.without(measure -> !key.stage().canShow(measure));
+          return new Scorer(shown.wantedFor(key.shows()));
+        });
+  }
+}

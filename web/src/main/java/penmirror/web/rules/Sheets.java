@@ -1,0 +1,87 @@
+package penmirror.web.rules;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import penmirror.core.act.Act;
+import penmirror.core.drawing.Scene;
+import penmirror.core.style.Portrayal;
+import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.SheetDrawing;
+import penmirror.web.sheets.BaseLines;
+import penmirror.web.sheets.Loaded;
+import penmirror.web.sheets.SheetMaker;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
+
+/** A study's sheet as it is shown: whole, opened at one act, on paper. */
+@Component
+class Sheets {
+  private final SheetMaker sheets;
+  private final BaseLines baseLines;
+  private final Ticks ticks;
+
+  Sheets(SheetMaker sheets, BaseLines baseLines, Ticks ticks) {
+    this.sheets = sheets;
+    this.baseLines = baseLines;
+    this.ticks = ticks;
+  }
+
+  StyleSheet sheet(Study study) {
+    return sheets.sheetOf(study);
+  }
+
+  /** The one redraws are scored by: whoever scores with the file gets the page's figures. */
+  StyleSheet scored(Study study) {
+    return sheets.scoredSheetOf(study);
+  }
+
+  boolean isAccepted(Study study) {
+    return !sheets.load(study).signature().traits().isEmpty();
+  }
+
+  /** The sheet in sentences, for what is asked for. */
+  RulesPage page(Study study, Portrayal wanted) {
+    Loaded loaded = sheets.load(study);
+    return RulesPage.of(
+        new RulesPage.Sources(
+            loaded.sheet(),
+            loaded.sheet().wantedFor(wanted),
+            strips(study, loaded),
+            loaded.signature(),
+            loaded.sayings(),
+            ticks.of(study)));
+  }
+
+  ActPage act(Study study, Act act, Portrayal wanted) {
+    Loaded loaded = sheets.load(study);
+    Map<Long, String> titles = new HashMap<>();
+    loaded.inRole(Work.Role.SOURCE).forEach(work -> titles.put(work.id(), work.title()));
+    return ActPage.of(
+        act, loaded.sheet().wantedFor(wanted), strips(study, loaded), loaded.sayings(), titles);
+  }
+
+  /** To be printed and pinned beside the board. */
+  Scene onPaper(Study study) {
+    Loaded loaded = sheets.load(study);
+    Map<Act, String> words = new LinkedHashMap<>();
+    penmirror.core.act.Acts.all()
+        .forEach(act -> loaded.sayings().words(act).ifPresent(own -> words.put(act, own)));
+    loaded.signature().traits().stream()
+        .filter(trait -> !trait.words().isEmpty())
+        .forEach(trait -> words.put(trait.act(), trait.words()));
+    return SheetDrawing.of(loaded.sheet(), loaded.signature().headline(), words);
+  }
+
+  private Strips strips(Study study, Loaded loaded) {
+    Map<String, String> pictures = new HashMap<>();
+    loaded
+        .inRole(Work.Role.SOURCE)
+        .forEach(
+            work ->
+                pictures.put(
+                    Long.toString(work.id()), "/pictures/" + work.pictureSha256() + "/480"));
+    return Strips.of(study.id(), baseLines.of(study), pictures);
+  }
+}
