@@ -12,7 +12,7 @@
     button.setAttribute('aria-expanded', String(open));
     inside.hidden = !open;
     act.classList.toggle('open-now', open);
-    if (open) window.htmx.trigger(inside, 'opened');
+    if (open && !inside.childElementCount) window.htmx.ajax('GET', inside.dataset.from, { target: inside });
   };
   acts.forEach((act) => act.querySelector('.sentence').addEventListener('click', () => turn(act)));
 
@@ -46,9 +46,11 @@
   const dotOf = (event) => event.target.closest?.('.act-strip a[data-work]');
   document.addEventListener('pointerover', (event) => {
     const dot = dotOf(event);
-    if (!peek || !dot?.dataset.picture) return;
+    const src = dot && document.getElementById('pictures')?.content.querySelector(`[data-work="${dot.dataset.work}"]`)?.dataset.src;
+    if (!peek || !src) return;
     const place = dot.getBoundingClientRect();
-    peek.src = dot.dataset.picture;
+    peek.querySelector('img').src = src;
+    peek.querySelector('figcaption').textContent = dot.getAttribute('aria-label');
     peek.hidden = false;
     peek.style.left = `${Math.min(place.right + 10, innerWidth - 190)}px`;
     peek.style.top = `${Math.max(8, Math.min(place.top - 80, innerHeight - 260))}px`;

@@ -40,8 +40,9 @@ import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.reading.PixelReader;
+import penmirror.core.scoring.AttemptScorer;
 import penmirror.core.scoring.Score;
-import penmirror.core.scoring.Scorer;
+import penmirror.core.style.Portrayal;
 import penmirror.core.telling.FixWords;
 import penmirror.core.words.Wording;
 import penmirror.demoart.studio.DrawnWork;
@@ -224,17 +225,17 @@ class PagesDatabaseTest extends DatabaseTest {
     StyleFile style = StyleFile.parse(text("/studies/" + study + "/rules/style.json"));
     MarksFile marks =
         MarksFile.parse(text("/studies/" + study + "/works/" + attempt.id() + "/marks.json"));
-    Score score =
-        new Scorer(style.sheet())
-            .score(
-                new Evidence(
-                    marks.marks(),
-                    Optional.of(
-                        new PixelReader()
-                            .read(
-                                new PictureReader().open(redraw(1).png()).picture(),
-                                marks.marks(),
-                                step -> {}))));
+    Evidence evidence =
+        new Evidence(
+            marks.marks(),
+            Optional.of(
+                new PixelReader()
+                    .read(
+                        new PictureReader().open(redraw(1).png()).picture(),
+                        marks.marks(),
+                        step -> {})));
+    AttemptScorer scorer = new AttemptScorer(style.sheet());
+    Score score = scorer.score(evidence, scorer.asked(evidence, Portrayal.ANY, Optional.empty()));
 
     assertThat(page)
         .contains("id=\"by-rules\">" + Wording.number(score.byRules().orElseThrow(), 0) + "<")

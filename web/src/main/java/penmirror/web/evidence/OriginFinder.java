@@ -23,6 +23,7 @@ public class OriginFinder {
   private final PixelReadingStore pictures;
   private final InputsFinder inputs;
   private final PictureOpener opener;
+  private final Looking looking;
   private final Map<ReadingInputs, PixelEvidence> kept =
       new LinkedHashMap<>(4, 0.75f, true) {
         @Override
@@ -31,10 +32,12 @@ public class OriginFinder {
         }
       };
 
-  OriginFinder(PixelReadingStore pictures, InputsFinder inputs, PictureOpener opener) {
+  OriginFinder(
+      PixelReadingStore pictures, InputsFinder inputs, PictureOpener opener, Looking looking) {
     this.pictures = pictures;
     this.inputs = inputs;
     this.opener = opener;
+    this.looking = looking;
   }
 
   /**
@@ -54,7 +57,8 @@ public class OriginFinder {
       return Optional.empty();
     }
     PixelEvidence found =
-        opener.openToRead(file.get(), opened -> key.look(opened.picture(), step -> {}));
+        opener.openToRead(
+            file.get(), opened -> looking.evidence(key, opened.picture(), step -> {}));
     synchronized (kept) {
       kept.put(key, found);
     }

@@ -55,6 +55,7 @@ public class PixelReading {
   private final InputsFinder inputs;
   private final WorkStore works;
   private final PictureOpener opener;
+  private final Looking looking;
   private final MessageSource messages;
   private final Clock clock;
   private final Scheduler scheduler;
@@ -64,6 +65,7 @@ public class PixelReading {
       InputsFinder inputs,
       WorkStore works,
       PictureOpener opener,
+      Looking looking,
       MessageSource messages,
       DataSource dataSource,
       Clock clock) {
@@ -71,6 +73,7 @@ public class PixelReading {
     this.inputs = inputs;
     this.works = works;
     this.opener = opener;
+    this.looking = looking;
     this.messages = messages;
     this.clock = clock;
     OneTimeTask<String> task =
@@ -175,7 +178,8 @@ public class PixelReading {
       PixelReadings readings =
           opener.openInBackground(
               file.get(),
-              opened -> wanted.get().look(opened.picture(), step -> begin(hash, step)).readings());
+              opened ->
+                  looking.readings(wanted.get(), opened.picture(), step -> begin(hash, step)));
       store.finish(hash, readings);
     } catch (CancellationException e) {
       LOG.info("Reading {} was stopped.", hash);

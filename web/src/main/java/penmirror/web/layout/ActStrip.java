@@ -41,9 +41,8 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
    *
    * @param id how the owner knows the work
    * @param href where it came from
-   * @param picture its small picture; empty where none is to be shown
    */
-  public record Entry(double value, String title, String href, String id, String picture) {}
+  public record Entry(double value, String title, String href, String id) {}
 
   public static ActStrip of(
       Rule rule, List<Entry> works, Optional<Double> own, Optional<Double> realistic) {

@@ -58,6 +58,11 @@ record ActPage(String key, String words, boolean ownWords, List<ReadingRow> read
         sheet.rules(act).stream().map(rule -> row(rule, sheet, strips, sayings, titles)).toList());
   }
 
+  /** As a field of numbers takes it: with the keyboard's minus. */
+  private static String typed(String number) {
+    return number.replace('\u2212', '-');
+  }
+
   private static ReadingRow row(
       Rule rule, StyleSheet sheet, Strips strips, Sayings sayings, Map<Long, String> titles) {
     Measure measure = rule.measure();
@@ -66,8 +71,8 @@ record ActPage(String key, String words, boolean ownWords, List<ReadingRow> read
         measure.key(),
         Wording.name(measure),
         Strips.band(rule),
-        unit.number(rule.low()),
-        unit.number(rule.high()),
+        typed(unit.number(rule.low())),
+        typed(unit.number(rule.high())),
         unit.word(),
         unit.isTyped(),
         sayings.setByHand(measure).map(DAY::format).orElse(""),

@@ -2,6 +2,7 @@ package penmirror.web.rules;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
@@ -30,6 +31,7 @@ import penmirror.web.sheets.SignatureStore;
  * @param scopes what the sentences are for, and what that changes
  * @param anythingSaid whether the user set a rule by hand, which can be undone
  * @param subject what the characters bring, shown and never asked for
+ * @param pictures small ones, by the works' ids
  */
 record RulesPage(
     ScopeRow scopes,
@@ -41,7 +43,8 @@ record RulesPage(
     List<Group> groups,
     int actCount,
     List<TickRow> ticks,
-    List<SubjectRow> subject) {
+    List<SubjectRow> subject,
+    Map<Long, String> pictures) {
 
   /**
    * @param words the user's own, else the sheet's
@@ -111,7 +114,8 @@ record RulesPage(
       Strips strips,
       SignatureStore.Kept kept,
       Sayings sayings,
-      List<Ticked> ticks) {}
+      List<Ticked> ticks,
+      Map<Long, String> pictures) {}
 
   static RulesPage of(Sources sources) {
     StyleSheet sheet = sources.sheet();
@@ -158,7 +162,8 @@ record RulesPage(
         groups,
         count,
         sources.ticks().stream().map(TickRow::of).toList(),
-        subject(sheet));
+        subject(sheet),
+        sources.pictures());
   }
 
   private static boolean isFree(ActRow row) {

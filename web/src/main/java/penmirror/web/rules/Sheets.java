@@ -48,10 +48,11 @@ class Sheets {
         new RulesPage.Sources(
             loaded.sheet(),
             loaded.sheet().wantedFor(wanted),
-            strips(study, loaded),
+            strips(study),
             loaded.signature(),
             loaded.sayings(),
-            ticks.of(study)));
+            ticks.of(study),
+            pictures(loaded)));
   }
 
   ActPage act(Study study, Act act, Portrayal wanted) {
@@ -59,7 +60,7 @@ class Sheets {
     Map<Long, String> titles = new HashMap<>();
     loaded.inRole(Work.Role.SOURCE).forEach(work -> titles.put(work.id(), work.title()));
     return ActPage.of(
-        act, loaded.sheet().wantedFor(wanted), strips(study, loaded), loaded.sayings(), titles);
+        act, loaded.sheet().wantedFor(wanted), strips(study), loaded.sayings(), titles);
   }
 
   /** To be printed and pinned beside the board. */
@@ -74,14 +75,16 @@ class Sheets {
     return SheetDrawing.of(loaded.sheet(), loaded.signature().headline(), words);
   }
 
-  private Strips strips(Study study, Loaded loaded) {
-    Map<String, String> pictures = new HashMap<>();
+  /** Small pictures by the works' ids, for what rests on a dot. */
+  private static Map<Long, String> pictures(Loaded loaded) {
+    Map<Long, String> pictures = new LinkedHashMap<>();
     loaded
         .inRole(Work.Role.SOURCE)
-        .forEach(
-            work ->
-                pictures.put(
-                    Long.toString(work.id()), "/pictures/" + work.pictureSha256() + "/480"));
-    return Strips.of(study.id(), baseLines.of(study), pictures);
+        .forEach(work -> pictures.put(work.id(), "/pictures/" + work.pictureSha256() + "/480"));
+    return pictures;
+  }
+
+  private Strips strips(Study study) {
+    return Strips.of(study.id(), baseLines.of(study));
   }
 }

@@ -16,13 +16,11 @@ import penmirror.web.layout.ActStrip;
  *
  * @param base shown on each strip where it is the user's own hand
  * @param realistic what a realistic figure has
- * @param pictures small pictures by the works' ids
  */
-record Strips(
-    long studyId, BaseLine base, Map<Measure, Double> realistic, Map<String, String> pictures) {
+record Strips(long studyId, BaseLine base, Map<Measure, Double> realistic) {
 
-  static Strips of(long studyId, BaseLine base, Map<String, String> pictures) {
-    return new Strips(studyId, base, BaseLine.realistic().values(), pictures);
+  static Strips of(long studyId, BaseLine base) {
+    return new Strips(studyId, base, BaseLine.realistic().values());
   }
 
   ActStrip of(StyleSheet sheet, Rule rule) {
@@ -35,8 +33,7 @@ record Strips(
                         work.values().get(measure),
                         work.title(),
                         WorkLink.of(studyId, work, measure),
-                        work.id(),
-                        pictures.getOrDefault(work.id(), "")))
+                        work.id()))
             .toList();
     Optional<Double> own =
         base.from() == BaseLine.From.OWN_HAND

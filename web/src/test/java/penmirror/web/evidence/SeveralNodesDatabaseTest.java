@@ -88,7 +88,15 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
 
   private PixelReading node(PixelReadingStore itsStore) {
     PixelReading node =
-        new PixelReading(itsStore, inputs, works, new PictureOpener(), messages, dataSource, clock);
+        new PixelReading(
+            itsStore,
+            inputs,
+            works,
+            new PictureOpener(),
+            new Looking(),
+            messages,
+            dataSource,
+            clock);
     nodes.add(node);
     return node;
   }

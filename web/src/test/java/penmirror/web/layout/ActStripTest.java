@@ -27,8 +27,7 @@ class ActStripTest {
   }
 
   private static ActStrip.Entry at(double tolerances) {
-    return new ActStrip.Entry(
-        RULE.centre() + tolerances * RULE.tolerance(), "Work", "/work", "1", "");
+    return new ActStrip.Entry(RULE.centre() + tolerances * RULE.tolerance(), "Work", "/work", "1");
   }
 
   /** The band is always as wide: one tolerance to its edge, whatever the measure. */

@@ -55,10 +55,11 @@ class RulesPageTest {
         new RulesPage.Sources(
             sheet,
             moved,
-            Strips.of(7, BaseLine.realistic(), Map.of("1", "/pictures/a/480")),
+            Strips.of(7, BaseLine.realistic()),
             kept,
             sayings,
-            List.of(new Ticked("nails", "Nails are drawn", 0, 9))));
+            List.of(new Ticked("nails", "Nails are drawn", 0, 9)),
+            Map.of(1L, "/pictures/a/480")));
   }
 
   private static RulesPage.ActRow row(RulesPage page, String act) {
@@ -211,12 +212,7 @@ class RulesPageTest {
     Sayings sayings = said(SayingStore.Kind.LEAVE_OUT, "eye.line", "a copy");
     StyleSheet sheet = sheet(0.6, 0.61, 0.9);
     ActPage act =
-        ActPage.of(
-            EYES,
-            sheet,
-            Strips.of(7, BaseLine.realistic(), Map.of()),
-            sayings,
-            Map.of(2L, "Work 2"));
+        ActPage.of(EYES, sheet, Strips.of(7, BaseLine.realistic()), sayings, Map.of(2L, "Work 2"));
     ActPage.ReadingRow line = act.readings().get(0);
     assertThat(line.typed()).isTrue();
     assertThat(line.byHand()).isEmpty();
