@@ -159,6 +159,14 @@ public record StyleSheet(
     return works.stream().filter(work -> work.credit().isBlank()).map(MeasuredWork::title).toList();
   }
 
+  /** How many of the works that made a rule of this sheet lie inside its band. */
+  public int kept(Rule rule) {
+    return (int)
+        worksRuledOn(rule.measure()).stream()
+            .filter(work -> Math.abs(rule.z(work.values().get(rule.measure()))) <= 1)
+            .count();
+  }
+
   /** The works whose reading went into the rule of a measure. */
   public List<MeasuredWork> worksRuledOn(Measure measure) {
     return maker(wanted, said).read(measure, works);

@@ -391,6 +391,7 @@ class GatherController {
             .findFirst()
             .orElse(tiles.isEmpty() ? null : tiles.get(0));
     model.addAttribute("chosen", shown);
+    model.addAttribute("fromFile", sheets.load(study).isFromFile());
     model.addAttribute(
         "chosenMood",
         shown == null ? null : sheets.load(study).guessedMood(shown.work()).orElse(null));

@@ -24,6 +24,7 @@ import penmirror.web.evidence.PixelReading;
 import penmirror.web.layout.Texts;
 import penmirror.web.opening.BusyException;
 import penmirror.web.opening.PictureOpener;
+import penmirror.web.sheets.SheetFileStore;
 import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.Work.Role;
@@ -42,6 +43,7 @@ public class Intake {
   private final PictureCopies copies;
   private final PixelReading pixelReading;
   private final PictureOpener opener;
+  private final SheetFileStore sheetFiles;
   private final TransactionTemplate transactions;
   private final MessageSource messages;
 
@@ -50,12 +52,14 @@ public class Intake {
       PictureCopies copies,
       PixelReading pixelReading,
       PictureOpener opener,
+      SheetFileStore sheetFiles,
       TransactionTemplate transactions,
       MessageSource messages) {
     this.works = works;
     this.copies = copies;
     this.pixelReading = pixelReading;
     this.opener = opener;
+    this.sheetFiles = sheetFiles;
     this.transactions = transactions;
     this.messages = messages;
   }
@@ -98,6 +102,9 @@ public class Intake {
    * @param along done with the work, new or not
    */
   public Outcome take(Into into, byte[] bytes, String title, Consumer<WorkStore.Placed> along) {
+    if (into.role() == Role.SOURCE && sheetFiles.has(into.studyId())) {
+      return new Refused(text("gather.refused.sheet.file"));
+    }
     Prepared prepared;
     try {
       prepared =

@@ -111,10 +111,13 @@ class LibraryController {
             .filter(work -> loaded.evidence(work).marks().confirmed().isEmpty())
             .toList();
     String base = "/studies/" + study.id();
-    String worksText = text("library.works", study.illustrator(), sources.size());
+    String worksText =
+        loaded.isFromFile()
+            ? text("library.sheet.file", loaded.sheet().works().size())
+            : text("library.works", study.illustrator(), sources.size());
     List<String> soFar = soFar(loaded.sheet());
     List<Stand> stand = stands(study, loaded, many);
-    if (sources.isEmpty()) {
+    if (sources.isEmpty() && !loaded.isFromFile()) {
       return new Column(
           study,
           worksText,

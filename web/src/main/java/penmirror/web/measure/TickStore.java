@@ -83,7 +83,18 @@ public class TickStore {
         .fetch(row -> new Ticked(row.value1(), row.value2(), row.value3(), row.value4()));
   }
 
-  void answer(long workId, String key, String answer) {
+  /** What each work of a study answers to one statement. */
+  public Map<Long, String> answersTo(long studyId, String key) {
+    return database
+        .select(TICK.WORK_ID, TICK.ANSWER)
+        .from(TICK)
+        .join(WORK)
+        .on(WORK.ID.eq(TICK.WORK_ID))
+        .where(WORK.STUDY_ID.eq(studyId), TICK.STATEMENT_KEY.eq(key))
+        .fetchMap(TICK.WORK_ID, TICK.ANSWER);
+  }
+
+  public void answer(long workId, String key, String answer) {
     database
         .insertInto(TICK)
         .set(TICK.WORK_ID, workId)
@@ -95,7 +106,7 @@ public class TickStore {
         .execute();
   }
 
-  void withdraw(long workId, String key) {
+  public void withdraw(long workId, String key) {
     database.deleteFrom(TICK).where(TICK.WORK_ID.eq(workId), TICK.STATEMENT_KEY.eq(key)).execute();
   }
 
@@ -112,7 +123,7 @@ public class TickStore {
             });
   }
 
-  boolean has(String key) {
+  public boolean has(String key) {
     return database.fetchExists(STATEMENT, STATEMENT.KEY.eq(key));
   }
 

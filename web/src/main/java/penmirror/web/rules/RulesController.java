@@ -35,6 +35,7 @@ class RulesController {
     model.addAttribute("sheet", sheets.sheet(study));
     model.addAttribute("page", sheets.page(study, asked.wanted()));
     model.addAttribute("open", open);
+    model.addAttribute("readOnly", sheets.isReadOnly(study));
     return "rules/page";
   }
 

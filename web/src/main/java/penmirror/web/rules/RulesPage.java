@@ -204,7 +204,7 @@ record RulesPage(
                     side(lead.measure(), true),
                     strip(moved, lead),
                     told(moved, lead),
-                    kept(moved, lead),
+                    moved.kept(lead),
                     lead.readingCount());
               });
     }
@@ -229,7 +229,7 @@ record RulesPage(
                   .flatMap(d -> ActWords.effect(lead.measure(), d > 0))
                   .map(Spoken::sentence)
                   .orElse(""),
-              kept(sheet, lead),
+              sheet.kept(lead),
               lead.readingCount(),
               Optional.ofNullable(base.values().get(lead.measure()))
                   .map(value -> Spoken.value(lead.measure(), value))
@@ -252,16 +252,9 @@ record RulesPage(
 
     /** A rule with a work outside its band is not always so, however tight it is. */
     private static String told(StyleSheet sheet, Rule rule) {
-      boolean isBroken = kept(sheet, rule) < rule.readingCount();
+      boolean isBroken = sheet.kept(rule) < rule.readingCount();
       return (rule.strength() == Strength.ALWAYS && isBroken ? Strength.USUALLY : rule.strength())
           .word();
-    }
-
-    private static int kept(StyleSheet sheet, Rule rule) {
-      return (int)
-          sheet.worksRuledOn(rule.measure()).stream()
-              .filter(work -> Math.abs(rule.z(work.values().get(rule.measure()))) <= 1)
-              .count();
     }
 
     private ActStrip strip(StyleSheet sheet, Rule rule) {

@@ -45,6 +45,7 @@ class Ruling {
 
   @Transactional
   public void set(Study study, String measureKey, How how) {
+    mayBeSet(study);
     Measure measure = measure(measureKey);
     Rule rule = rule(study, measure);
     switch (how) {
@@ -58,9 +59,17 @@ class Ruling {
   /** Both ends as they are told at the desk. */
   @Transactional
   public void set(Study study, String measureKey, double low, double high) {
+    mayBeSet(study);
     Measure measure = measure(measureKey);
     DeskUnit unit = DeskUnit.of(measure, OptionalDouble.empty());
     say(study, () -> new Said.Band(measure, unit.value(low), unit.value(high)));
+  }
+
+  /** A sheet that came as a file stays as it came. */
+  private void mayBeSet(Study study) {
+    if (sheets.load(study).isFromFile()) {
+      throw new RefusedException("rules.file.fixed");
+    }
   }
 
   private void say(Study study, Supplier<Said.Band> band) {
@@ -75,6 +84,7 @@ class Ruling {
 
   @Transactional
   public void leaveOut(Study study, String measureKey, Work work, String reason) {
+    mayBeSet(study);
     sayings.leaveOut(
         study.id(), measure(measureKey), work.id(), Texts.cut(reason.strip(), LONGEST_WORDS));
   }
@@ -87,6 +97,7 @@ class Ruling {
   /** An act in the user's own sentence. */
   @Transactional
   public void word(Study study, String actKey, String words) {
+    mayBeSet(study);
     sayings.words(study.id(), act(actKey), Texts.cut(words.strip(), LONGEST_WORDS));
   }
 

@@ -31,6 +31,7 @@ class RulingController {
     model.addAttribute("study", study);
     model.addAttribute("act", sheets.act(study, Ruling.act(act), asked.wanted()));
     model.addAttribute("accepted", sheets.isAccepted(study));
+    model.addAttribute("readOnly", sheets.isReadOnly(study));
     return "rules/act";
   }
 

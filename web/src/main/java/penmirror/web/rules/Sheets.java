@@ -37,6 +37,11 @@ class Sheets {
     return sheets.scoredSheetOf(study);
   }
 
+  /** Whether it came as a file, and can be read only. */
+  boolean isReadOnly(Study study) {
+    return sheets.load(study).isFromFile();
+  }
+
   boolean isAccepted(Study study) {
     return !sheets.load(study).signature().traits().isEmpty();
   }
@@ -48,7 +53,7 @@ class Sheets {
         new RulesPage.Sources(
             loaded.sheet(),
             loaded.sheet().wantedFor(wanted),
-            strips(study),
+            strips(study, loaded),
             loaded.signature(),
             loaded.sayings(),
             ticks.of(study),
@@ -60,7 +65,7 @@ class Sheets {
     Map<Long, String> titles = new HashMap<>();
     loaded.inRole(Work.Role.SOURCE).forEach(work -> titles.put(work.id(), work.title()));
     return ActPage.of(
-        act, loaded.sheet().wantedFor(wanted), strips(study), loaded.sayings(), titles);
+        act, loaded.sheet().wantedFor(wanted), strips(study, loaded), loaded.sayings(), titles);
   }
 
   /** To be printed and pinned beside the board. */
@@ -84,7 +89,7 @@ class Sheets {
     return pictures;
   }
 
-  private Strips strips(Study study) {
-    return Strips.of(study.id(), baseLines.of(study));
+  private Strips strips(Study study, Loaded loaded) {
+    return Strips.of(study.id(), baseLines.of(study), !loaded.isFromFile());
   }
 }

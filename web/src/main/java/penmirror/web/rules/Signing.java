@@ -32,9 +32,17 @@ public class Signing {
     this.baseLines = baseLines;
   }
 
+  /** A sheet that came as a file stays as it came. */
+  private void mayBeSet(Study study) {
+    if (sheets.load(study).isFromFile()) {
+      throw new RefusedException("rules.file.fixed");
+    }
+  }
+
   /** Takes what the sheet proposes, in its words, in place of what was accepted before. */
   @Transactional
   public void acceptProposed(Study study) {
+    mayBeSet(study);
     Signature proposed = Signature.of(sheets.sheetOf(study), baseLines.of(study), Signature.USUAL);
     if (proposed.traits().isEmpty()) {
       throw new RefusedException("rules.signature.none");
@@ -49,12 +57,14 @@ public class Signing {
   /** Nothing makes or breaks it any more; the headline stays. */
   @Transactional
   public void drop(Study study) {
+    mayBeSet(study);
     signatures.keep(study.id(), new Kept(List.of(), signatures.of(study.id()).headline()));
   }
 
   /** Adds an act at the end, or takes it out where it was one of them. */
   @Transactional
   public void turn(Study study, String actKey) {
+    mayBeSet(study);
     Act act =
         Acts.byKey(actKey)
             .orElseThrow(() -> new RefusedException("fault.form.word", Texts.cut(actKey, 40)));
@@ -72,6 +82,7 @@ public class Signing {
   /** Moves an act one place up. */
   @Transactional
   public void raise(Study study, String actKey) {
+    mayBeSet(study);
     Kept kept = signatures.of(study.id());
     List<Trait> traits = new ArrayList<>(kept.traits());
     for (int i = 1; i < traits.size(); i++) {
@@ -86,6 +97,7 @@ public class Signing {
   /** The user's own sentence for an act; the sheet's again where it is empty. */
   @Transactional
   public void word(Study study, String actKey, String words) {
+    mayBeSet(study);
     Kept kept = signatures.of(study.id());
     signatures.keep(
         study.id(),
@@ -102,6 +114,7 @@ public class Signing {
 
   @Transactional
   public void headline(Study study, String word) {
+    mayBeSet(study);
     signatures.keep(
         study.id(),
         new Kept(signatures.of(study.id()).traits(), Texts.cut(word.strip(), LONGEST_HEADLINE)));

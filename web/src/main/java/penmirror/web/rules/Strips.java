@@ -16,11 +16,12 @@ import penmirror.web.layout.ActStrip;
  *
  * @param base shown on each strip where it is the user's own hand
  * @param realistic what a realistic figure has
+ * @param worksHangHere whether a dot can lead to its work; those of a sheet file are elsewhere
  */
-record Strips(long studyId, BaseLine base, Map<Measure, Double> realistic) {
+record Strips(long studyId, BaseLine base, Map<Measure, Double> realistic, boolean worksHangHere) {
 
-  static Strips of(long studyId, BaseLine base) {
-    return new Strips(studyId, base, BaseLine.realistic().values());
+  static Strips of(long studyId, BaseLine base, boolean worksHangHere) {
+    return new Strips(studyId, base, BaseLine.realistic().values(), worksHangHere);
   }
 
   ActStrip of(StyleSheet sheet, Rule rule) {
@@ -32,7 +33,9 @@ record Strips(long studyId, BaseLine base, Map<Measure, Double> realistic) {
                     new ActStrip.Entry(
                         work.values().get(measure),
                         work.title(),
-                        WorkLink.of(studyId, work, measure),
+                        worksHangHere
+                            ? WorkLink.of(studyId, work, measure)
+                            : "/studies/" + studyId + "/rules",
                         work.id()))
             .toList();
     Optional<Double> own =

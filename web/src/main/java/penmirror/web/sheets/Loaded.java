@@ -38,6 +38,7 @@ public final class Loaded {
   private final Predicate<Measure> outsideTheScore;
   private final SignatureStore.Kept signature;
   private final Sayings sayings;
+  private final Optional<StyleSheet> fromFile;
   private final Map<String, Object> made = new ConcurrentHashMap<>();
 
   Loaded(
@@ -48,7 +49,8 @@ public final class Loaded {
       StatureConvention convention,
       Predicate<Measure> outsideTheScore,
       SignatureStore.Kept signature,
-      Sayings sayings) {
+      Sayings sayings,
+      Optional<StyleSheet> fromFile) {
     this.study = study;
     this.works = List.copyOf(works);
     this.evidence = Map.copyOf(evidence);
@@ -57,6 +59,7 @@ public final class Loaded {
     this.outsideTheScore = outsideTheScore;
     this.signature = signature;
     this.sayings = sayings;
+    this.fromFile = fromFile;
   }
 
   /** In the order they were numbered. */
@@ -77,7 +80,20 @@ public final class Loaded {
 
   /** What makes or breaks it, as far as the user has accepted that. */
   public SignatureStore.Kept signature() {
-    return signature;
+    return fromFile
+        .map(
+            sheet ->
+                new SignatureStore.Kept(
+                    sheet.makeOrBreak().stream()
+                        .map(act -> new SignatureStore.Trait(act, ""))
+                        .toList(),
+                    ""))
+        .orElse(signature);
+  }
+
+  /** Whether the sheet came as a file: nothing is made of works, and nothing said over it. */
+  public boolean isFromFile() {
+    return fromFile.isPresent();
   }
 
   /** What the user said over its rules. */
@@ -165,6 +181,14 @@ public final class Loaded {
   }
 
   private StyleSheet sheet(Predicate<Work> which, Predicate<Measure> outside) {
+    if (fromFile.isPresent()) {
+      StyleSheet came = fromFile.get();
+      // Made anew without what is not asked; else the rules stand as the file has them.
+      boolean all =
+          came.works().stream()
+              .noneMatch(work -> work.values().keySet().stream().anyMatch(outside));
+      return all ? came : came.without(outside);
+    }
     List<MeasuredWork> measured =
         works.stream()
             .filter(work -> counts(work) && which.test(work))

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 import penmirror.core.coverage.Part;
+import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.style.StyleSheet;
@@ -31,6 +32,7 @@ public class SheetMaker {
   private final ChangeStore changes;
   private final SignatureStore signatures;
   private final SayingStore sayings;
+  private final SheetFileStore files;
 
   private final Cache<Long, Kept> kept =
       Caffeine.newBuilder()
@@ -45,7 +47,8 @@ public class SheetMaker {
       ScopeStore scopes,
       ChangeStore changes,
       SignatureStore signatures,
-      SayingStore sayings) {
+      SayingStore sayings,
+      SheetFileStore files) {
     this.works = works;
     this.evidence = evidence;
     this.places = places;
@@ -53,6 +56,7 @@ public class SheetMaker {
     this.changes = changes;
     this.signatures = signatures;
     this.sayings = sayings;
+    this.files = files;
   }
 
   private record Kept(ChangeStore.Change change, Loaded loaded, int works) {}
@@ -75,7 +79,8 @@ public class SheetMaker {
             scopes.convention(study.id()),
             outsideTheScore(study.id()),
             signatures.of(study.id()),
-            Sayings.of(sayings.of(study.id())));
+            Sayings.of(sayings.of(study.id())),
+            files.of(study.id()).map(StyleFile::sheet));
     kept.put(study.id(), new Kept(change, loaded, all.size()));
     return loaded;
   }

@@ -55,7 +55,7 @@ class RulesPageTest {
         new RulesPage.Sources(
             sheet,
             moved,
-            Strips.of(7, BaseLine.realistic()),
+            Strips.of(7, BaseLine.realistic(), true),
             kept,
             sayings,
             List.of(new Ticked("nails", "Nails are drawn", 0, 9)),
@@ -212,7 +212,8 @@ class RulesPageTest {
     Sayings sayings = said(SayingStore.Kind.LEAVE_OUT, "eye.line", "a copy");
     StyleSheet sheet = sheet(0.6, 0.61, 0.9);
     ActPage act =
-        ActPage.of(EYES, sheet, Strips.of(7, BaseLine.realistic()), sayings, Map.of(2L, "Work 2"));
+        ActPage.of(
+            EYES, sheet, Strips.of(7, BaseLine.realistic(), true), sayings, Map.of(2L, "Work 2"));
     ActPage.ReadingRow line = act.readings().get(0);
     assertThat(line.typed()).isTrue();
     assertThat(line.byHand()).isEmpty();

@@ -1,0 +1,63 @@
+package penmirror.core.coverage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+
+class PartFrameTest {
+  private static final Marks MARKS = Canon.realistic();
+
+  @ParameterizedTest
+  @EnumSource(Part.class)
+  void everyPointOfThePartLiesInside(Part part) {
+    PartFrame.of(part, MARKS, 4000, 8000)
+        .ifPresent(
+            frame ->
+                assertThat(part.landmarks())
+                    .allSatisfy(
+                        landmark ->
+                            MARKS
+                                .point(landmark)
+                                .ifPresent(p -> assertThat(holds(frame, p)).isTrue())));
+  }
+
+  private static boolean holds(PartFrame frame, Point point) {
+    return point.x() >= frame.x()
+        && point.x() <= frame.x() + frame.width()
+        && point.y() >= frame.y()
+        && point.y() <= frame.y() + frame.height();
+  }
+
+  @Test
+  void eyesAreAPieceOfTheFaceAndNotTheFigure() {
+    PartFrame eyes = PartFrame.of(Part.EYES, MARKS, 4000, 8000).orElseThrow();
+    double head = MARKS.headFrame().orElseThrow().headPixels();
+    assertThat(eyes.width()).isBetween(0.5 * head, 1.3 * head);
+    assertThat(eyes.height()).isBetween(0.2 * head, 0.8 * head);
+  }
+
+  @Test
+  void itNeverReachesBeyondThePicture() {
+    PartFrame feet = PartFrame.of(Part.FEET, MARKS, 500, 1200).orElseThrow();
+    assertThat(feet.x()).isBetween(0.0, 500.0);
+    assertThat(feet.x() + feet.width()).isLessThanOrEqualTo(500);
+    assertThat(feet.y() + feet.height()).isLessThanOrEqualTo(1200);
+  }
+
+  @Test
+  void withoutPointsOrHeadThereIsNone() {
+    assertThat(PartFrame.of(Part.LIGHT, MARKS, 4000, 8000)).isEmpty();
+    assertThat(PartFrame.of(Part.EYES, Marks.none(View.FRONT), 4000, 8000)).isEmpty();
+    Marks alone =
+        Marks.none(View.FRONT)
+            .with(penmirror.core.figure.Landmark.EYE_L_INNER, Mark.placed(10, 10));
+    assertThat(PartFrame.of(Part.EYES, alone, 4000, 8000)).isEmpty();
+  }
+}
