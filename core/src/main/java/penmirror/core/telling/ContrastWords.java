@@ -1,0 +1,31 @@
+package penmirror.core.telling;
+
+import penmirror.core.measure.Measure;
+import penmirror.core.style.Contrast;
+import penmirror.core.words.Spoken;
+import penmirror.core.words.Wording;
+
+/** How one hand differs from another, in a few words. */
+public final class ContrastWords {
+  private ContrastWords() {}
+
+  /** The other as seen from the one, such as "Figure short, by two heads". */
+  public static String of(Contrast.Difference difference) {
+    Measure measure = difference.one().measure();
+    boolean high = difference.distance() > 0;
+    String side =
+        Wording.text("measure." + measure.key() + (high ? ".high" : ".low"), "")
+            .replaceAll(" +", " ")
+            .strip();
+    double apart = Math.abs(difference.other().centre() - difference.one().centre());
+    String told = Spoken.sentence(side);
+    return switch (measure.unit()) {
+      case HEADS ->
+          apart < 1
+              ? Wording.text("contrast.head", told, Spoken.part(apart))
+              : Wording.text("contrast.heads", told, Spoken.mixed(apart));
+      case OF_THE_HEAD -> Wording.text("contrast.head", told, Spoken.part(apart));
+      default -> told;
+    };
+  }
+}
