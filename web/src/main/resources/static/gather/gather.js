@@ -99,7 +99,7 @@
   let saving = 0;
   let moves = 0;
   // What is moved again while it is sent stays to be sent; the page may be left meanwhile.
-  const send = async () => {
+  const sendPlaces = async () => {
     clearTimeout(saving);
     const dirty = tiles().filter((tile) => tile.dataset.dirty).map((tile) => [tile, tile.dataset.dirty]);
     if (!dirty.length) return;
@@ -107,7 +107,7 @@
       work: Number(tile.dataset.id), x: numberOf(tile, 'x'), y: numberOf(tile, 'y'),
       width: numberOf(tile, 'width'), group: tile.dataset.group ? Number(tile.dataset.group) : null,
     }));
-    const later = () => { saving = setTimeout(send, 2000); }; // Places stay in the page till it is back.
+    const later = () => { saving = setTimeout(sendPlaces, 2000); }; // Places stay in the page till it is back.
     try {
       const answer = await fetch(wall.dataset.places, {
         method: 'POST',
@@ -125,9 +125,9 @@
     clearTimeout(saving);
     moves += 1;
     moved.forEach((tile) => { tile.dataset.dirty = String(moves); });
-    saving = setTimeout(send, 250);
+    saving = setTimeout(sendPlaces, 250);
   };
-  window.addEventListener('pagehide', send);
+  window.addEventListener('pagehide', sendPlaces);
   const together = (tile) => {
     const chosen = tile.classList.contains('more') ? tiles().filter((t) => t.classList.contains('more')) : [tile];
     const groups = new Set(chosen.map((t) => t.dataset.group).filter(Boolean));

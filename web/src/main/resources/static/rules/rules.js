@@ -57,6 +57,12 @@
   });
   document.addEventListener('pointerout', (event) => { if (peek && dotOf(event)) peek.hidden = true; });
   document.addEventListener('click', (event) => {
+    const types = event.target.closest?.('[data-types]');
+    if (types) {
+      const typed = document.getElementById(types.dataset.types);
+      typed.hidden = !typed.hidden;
+      if (!typed.hidden) typed.querySelector('input[name=low]').focus();
+    }
     const dot = dotOf(event);
     const reading = dot?.closest('.reading');
     if (!event.shiftKey || !reading) return;

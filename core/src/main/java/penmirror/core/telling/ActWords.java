@@ -66,6 +66,20 @@ public final class ActWords {
     return Wording.has(key) ? Optional.of(Wording.text(key)) : Optional.empty();
   }
 
+  /** One reading of an act in a sentence of its own; by its name and middle where it has none. */
+  public static String sentence(Rule rule) {
+    String key = rule.measure().key();
+    String words =
+        Wording.has("rule." + key)
+            ? said("rule." + key, rule)
+            : Wording.has("also." + key) ? said("also." + key, rule) : "";
+    String told =
+        words.isBlank()
+            ? Wording.name(rule.measure()) + ": " + Spoken.value(rule.measure(), rule.centre())
+            : words;
+    return Spoken.sentence(told) + ".";
+  }
+
   /** {0} is the middle as it is spoken, {1} as a number for the text to choose by. */
   private static String said(String key, Rule rule) {
     return Wording.text(key, Spoken.value(rule.measure(), rule.centre()), rule.centre());

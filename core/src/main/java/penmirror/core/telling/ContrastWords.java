@@ -22,10 +22,15 @@ public final class ContrastWords {
     return switch (measure.unit()) {
       case HEADS ->
           apart < 1
-              ? Wording.text("contrast.head", told, Spoken.part(apart))
+              ? ofAHead(told, apart)
               : Wording.text("contrast.heads", told, Spoken.mixed(apart));
-      case OF_THE_HEAD -> Wording.text("contrast.head", told, Spoken.part(apart));
+      case OF_THE_HEAD -> ofAHead(told, apart);
       default -> told;
     };
+  }
+
+  private static String ofAHead(String told, double apart) {
+    String part = Spoken.part(apart);
+    return Wording.text(part.equals("half") ? "contrast.half" : "contrast.head", told, part);
   }
 }

@@ -90,8 +90,8 @@ class Comparison {
         difference.act().key(),
         ActWords.name(difference.act()),
         ContrastWords.of(difference),
-        ActWords.sentence(first, difference.act()).orElse(""),
-        ActWords.sentence(second, difference.act()).orElse(""),
+        ActWords.sentence(difference.one()),
+        ActWords.sentence(difference.other()),
         PairStrip.of(first, difference.one(), second, difference.other()));
   }
 
