@@ -9,9 +9,14 @@
     crop.dataset.answer = answer;
     crop.querySelectorAll('[data-says]').forEach((button) => button.setAttribute('aria-pressed', String(button.dataset.says === answer)));
   };
-  const say = async (crop, answer) => {
-    const before = crop.dataset.answer;
+  // One after another: the tally that comes last must be the newest.
+  let before = Promise.resolve();
+  const say = (crop, answer) => {
+    const was = crop.dataset.answer;
     show(crop, answer);
+    before = before.then(() => send(crop, answer, was));
+  };
+  const send = async (crop, answer, was) => {
     try {
       const response = await fetch(wall.dataset.answers + crop.dataset.work, {
         method: 'POST',
@@ -22,7 +27,7 @@
       tally.innerHTML = await response.text();
       kept.textContent = kept.dataset.kept;
     } catch {
-      show(crop, before);
+      show(crop, was);
       kept.textContent = kept.dataset.failed;
     }
   };

@@ -335,7 +335,10 @@ class LookDatabaseTest extends DatabaseTest {
   void headsAreCountedTheStudysWay() throws Exception {
     markings.save(pell, 0, source(1).truth());
     String before =
-        mvc.perform(get(base + "/rules")).andReturn().getResponse().getContentAsString();
+        mvc.perform(get(base + "/rules/acts/heads-tall"))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
     assertThat(before).contains("stature.heads").doesNotContain("stature.axis");
     mvc.perform(
             post(base + "/scope")
@@ -345,7 +348,11 @@ class LookDatabaseTest extends DatabaseTest {
                 .param("counted", "along-from-crown")
                 .with(csrf()))
         .andExpect(status().is3xxRedirection());
-    String after = mvc.perform(get(base + "/rules")).andReturn().getResponse().getContentAsString();
+    String after =
+        mvc.perform(get(base + "/rules/acts/heads-tall"))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
     assertThat(after).contains("stature.axis").doesNotContain("stature.heads");
     mvc.perform(get(base + "/works/" + pell + "/measure"))
         .andExpect(content().string(containsString("data-measure=\"stature.axis\"")));

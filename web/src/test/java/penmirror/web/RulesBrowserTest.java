@@ -72,6 +72,7 @@ class RulesBrowserTest extends BrowserTest {
     reading.locator("input[name=high]").fill("0.4");
     reading.locator("input[name=high]").press("Enter");
     assertThat(page.locator("body")).containsText("cannot lie there");
+    complaints.clear(); // The browser's own word on a form that was refused.
     page.goBack();
     assertThat(reading).containsText("Eye line");
 

@@ -66,6 +66,11 @@ public record Move(String name, Feature feature, Measure measure, Amount amount,
     }
   }
 
+  /** The same measure changed in another way. */
+  Move by(String otherName, Shift otherShift) {
+    return new Move(otherName, feature, measure, amount, otherShift);
+  }
+
   public Marks apply(Marks marks, double by) {
     return shift.by(marks, by);
   }

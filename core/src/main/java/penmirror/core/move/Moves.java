@@ -49,7 +49,9 @@ import static penmirror.core.move.Shifts.eachEye;
 import static penmirror.core.move.Shifts.eyesAndBrowsDown;
 import static penmirror.core.move.Shifts.eyesApart;
 import static penmirror.core.move.Shifts.eyesDown;
+import static penmirror.core.move.Shifts.faceWider;
 import static penmirror.core.move.Shifts.opened;
+import static penmirror.core.move.Shifts.openedWithIrisAndBrows;
 import static penmirror.core.move.Shifts.scaledAboutMiddle;
 import static penmirror.core.move.Shifts.scaledFrom;
 import static penmirror.core.move.Shifts.together;
@@ -60,6 +62,8 @@ import static penmirror.core.move.Shifts.upThePicture;
 import java.util.List;
 import java.util.Optional;
 import penmirror.core.figure.Feature;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Side;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
@@ -286,19 +290,25 @@ public final class Moves {
               bodyLonger()));
 
   /** Moves that take along what hangs on a feature, in place of the plain one. */
-  private static final List<Move> CARRYING =
-      ALL.stream()
-          .map(
-              move ->
-                  move.measure() == FaceMeasures.EYE_LINE
-                      ? new Move(
-                          "eye height with brows",
-                          Feature.EYES,
-                          FaceMeasures.EYE_LINE,
-                          Amount.PIXELS,
-                          eyesAndBrowsDown())
-                      : move)
-          .toList();
+  private static final List<Move> CARRYING = ALL.stream().map(Moves::carrying).toList();
+
+  private static Move carrying(Move move) {
+    if (move.measure() == FaceMeasures.EYE_LINE) {
+      return move.by("eye height with brows", eyesAndBrowsDown());
+    }
+    if (move.measure() == FaceMeasures.EYE_WIDTH) {
+      return move.by(
+          "eye size with gap",
+          scaledAboutMiddle(
+              EYE_L_OUTER, Feature.EYES.landmarks(Side.LEFT).toArray(Landmark[]::new)));
+    }
+    if (move.measure() == FaceMeasures.EYE_ASPECT) {
+      return move.by("eye opening with iris and brows", openedWithIrisAndBrows());
+    }
+    return move.measure() == ProportionMeasures.HEAD_ASPECT
+        ? move.by("face size with all in it", faceWider())
+        : move;
+  }
 
   private Moves() {}
 
@@ -306,7 +316,7 @@ public final class Moves {
     return ALL;
   }
 
-  /** The same, with brows that go along with the eyes. */
+  /** The same, with brows that go along with eyes, and features with the face. */
   public static List<Move> carrying() {
     return CARRYING;
   }

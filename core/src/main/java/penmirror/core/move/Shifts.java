@@ -1,15 +1,24 @@
 package penmirror.core.move;
 
+import static penmirror.core.figure.Landmark.CHEEK_L;
 import static penmirror.core.figure.Landmark.CHIN;
 import static penmirror.core.figure.Landmark.CROTCH;
+import static penmirror.core.figure.Landmark.EYE_L_BOTTOM;
 import static penmirror.core.figure.Landmark.EYE_L_INNER;
 import static penmirror.core.figure.Landmark.EYE_L_OUTER;
+import static penmirror.core.figure.Landmark.EYE_L_TOP;
+import static penmirror.core.figure.Landmark.IRIS_L_CENTRE;
+import static penmirror.core.figure.Landmark.IRIS_L_EDGE;
+import static penmirror.core.figure.Landmark.IRIS_L_TOP;
+import static penmirror.core.figure.Landmark.LASH_L_TOP;
+import static penmirror.core.figure.Landmark.PUPIL_L;
 import static penmirror.core.figure.Landmark.SHOULDER_L;
 import static penmirror.core.figure.Landmark.SHOULDER_R;
 import static penmirror.core.figure.Landmark.SOLE;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -28,8 +37,25 @@ import penmirror.core.move.Move.Shift;
  */
 final class Shifts {
   private static final Set<Landmark> BELOW_CHIN = belowChin();
+  private static final Set<Landmark> OF_THE_FACE = ofTheFace();
 
   private Shifts() {}
+
+  private static Set<Landmark> ofTheFace() {
+    Set<Landmark> all = EnumSet.noneOf(Landmark.class);
+    for (Feature feature :
+        List.of(
+            Feature.FACE,
+            Feature.EYES,
+            Feature.BROWS,
+            Feature.NOSE,
+            Feature.MOUTH,
+            Feature.EARS,
+            Feature.HAIR)) {
+      all.addAll(feature.landmarks());
+    }
+    return all;
+  }
 
   /** How a point of an eye goes: the middle between the corners, the side, the amount. */
   @FunctionalInterface
@@ -63,6 +89,40 @@ final class Shifts {
     Shift eyes = eyesDown();
     Shift brows = down(Feature.BROWS.landmarks(Side.LEFT).toArray(Landmark[]::new));
     return (marks, amount) -> brows.by(eyes.by(marks, amount), amount);
+  }
+
+  /** The face wider by the amount at each cheek, with all that lies in it. */
+  static Shift faceWider() {
+    return (marks, amount) -> {
+      if (marks.headFrame().isEmpty()
+          || marks.point(CHEEK_L).isEmpty()
+          || marks.point(CHEEK_L.mirrored()).isEmpty()) {
+        return marks;
+      }
+      HeadFrame head = marks.headFrame().get();
+      double half = marks.distance(CHEEK_L, CHEEK_L.mirrored()) / 2;
+      double share = amount / half;
+      return marks.moved(
+          OF_THE_FACE,
+          p -> p.plus(head.across().times(head.sideways(p) * head.headPixels() * share)));
+    };
+  }
+
+  /** The lids opened, the iris grown with them, and the brows kept as far above. */
+  static Shift openedWithIrisAndBrows() {
+    Shift lids = opened(EYE_L_TOP, EYE_L_BOTTOM, LASH_L_TOP);
+    Shift iris = scaledFrom(IRIS_L_CENTRE, IRIS_L_EDGE, IRIS_L_TOP, PUPIL_L);
+    return (marks, amount) -> {
+      Marks moved = iris.by(lids.by(marks, amount), amount);
+      for (Side side : Side.values()) {
+        Landmark top = side.of(EYE_L_TOP);
+        if (marks.point(top).isPresent() && moved.point(top).isPresent()) {
+          Point way = moved.require(top).minus(marks.require(top));
+          moved = moved.moved(Feature.BROWS.landmarks(side), p -> p.plus(way));
+        }
+      }
+      return moved;
+    };
   }
 
   /** Both eyes away from each other, along the head's level. */

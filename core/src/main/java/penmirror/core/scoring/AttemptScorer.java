@@ -1,5 +1,6 @@
 package penmirror.core.scoring;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -30,10 +31,15 @@ public final class AttemptScorer {
    * What an attempt is held against.
    *
    * @param isMoodGuessed whether nobody said the mood
+   * @param isMannerGuessed whether nobody said the manner, of several that the works have
    * @param isStageGuessed whether nobody said the stage
    */
   public record Asked(
-      Portrayal shows, boolean isMoodGuessed, AttemptStage stage, boolean isStageGuessed) {}
+      Portrayal shows,
+      boolean isMoodGuessed,
+      boolean isMannerGuessed,
+      AttemptStage stage,
+      boolean isStageGuessed) {}
 
   /**
    * What is asked of an attempt; what nobody said is seen in it.
@@ -50,11 +56,32 @@ public final class AttemptScorer {
                     .pixels()
                     .map(pixels -> AttemptStage.seenIn(pixels, sheet))
                     .orElse(AttemptStage.FINISHED));
+    String manner = said.manner().isEmpty() ? seenManner(attempt) : said.manner();
     return new Asked(
-        said.ofAnyFraming().inMood(mood),
+        new Portrayal(Optional.empty(), said.kind(), mood, manner),
         said.mood().isEmpty() && mood.isPresent(),
+        said.manner().isEmpty() && !manner.isEmpty(),
         stage,
         saidStage.isEmpty());
+  }
+
+  /**
+   * Of a hand that draws in several manners the one of the works it lies nearest to; empty where
+   * those are of different ones.
+   */
+  private String seenManner(Evidence attempt) {
+    boolean several =
+        sheet.works().stream().map(work -> work.shows().manner()).distinct().count() > 1;
+    if (!several) {
+      return "";
+    }
+    List<String> nearest =
+        Nearness.of(sheet, attempt).stream()
+            .limit(Nearness.NEAREST)
+            .map(nearness -> nearness.work().shows().manner())
+            .distinct()
+            .toList();
+    return nearest.size() == 1 ? nearest.get(0) : "";
   }
 
   /** The sheet as it is asked of such an attempt. */

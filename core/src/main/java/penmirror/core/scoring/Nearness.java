@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
@@ -26,6 +27,12 @@ public record Nearness(MeasuredWork work, double share) {
 
   /** The works that the picture is held against, as one of them alone may be like it by chance. */
   static final int NEAREST = 2;
+
+  /** Nearness of a picture to every work, nearest first. */
+  static List<Nearness> of(StyleSheet sheet, Evidence picture) {
+    MeasuredWork read = MeasuredWork.of("", "", "", picture);
+    return toWorks(sheet, read.values(), read.notThere());
+  }
 
   /** Nearness to every work with which it shares a reading, nearest first. */
   static List<Nearness> toWorks(

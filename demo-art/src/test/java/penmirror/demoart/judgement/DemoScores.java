@@ -1,8 +1,11 @@
 package penmirror.demoart.judgement;
 
 import java.util.List;
+import java.util.Optional;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.style.BaseLine;
+import penmirror.core.style.Portrayal;
 import penmirror.core.style.Signature;
 import penmirror.core.style.StyleSheet;
 import penmirror.demoart.reading.DemoRead;
@@ -24,6 +27,25 @@ final class DemoScores {
 
     StyleSheet sheet() {
       return plain.makingOrBreaking(signature().acts());
+    }
+
+    /** The same where the works' moods and manners are known. */
+    StyleSheet inMoods() {
+      return StyleSheet.of(
+              name,
+              View.FRONT,
+              works.stream()
+                  .map(
+                      seen ->
+                          seen.work()
+                              .showing(
+                                  new Portrayal(
+                                      seen.work().shows().framing(),
+                                      Optional.empty(),
+                                      Mood.ofWord(seen.commission().mood().word()),
+                                      seen.commission().manner().name())))
+                  .toList())
+          .makingOrBreaking(signature().acts());
     }
   }
 
