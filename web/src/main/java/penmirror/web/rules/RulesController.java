@@ -34,6 +34,7 @@ class RulesController {
     rail.addTo(model, study, Stage.RULES);
     model.addAttribute("sheet", sheets.sheet(study));
     model.addAttribute("page", sheets.page(study, asked.wanted()));
+    model.addAttribute("recipe", Recipe.of(sheets.sheet(study)));
     model.addAttribute("open", open);
     model.addAttribute("readOnly", sheets.isReadOnly(study));
     return "rules/page";

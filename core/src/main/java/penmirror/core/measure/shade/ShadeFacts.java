@@ -39,9 +39,6 @@ public final class ShadeFacts {
 
   private static final double HAS_HUE = 0.03;
 
-  /** Hue that shadows are said to turn toward: between blue and violet in OKLCh. */
-  private static final double COOL = 285;
-
   /** Steps of lightness that are told apart. */
   private static final int GREYS = 500;
 
@@ -326,7 +323,7 @@ public final class ShadeFacts {
   /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
   private static double turnToCool(OkLab light, OkLab dark) {
     double turn = Math.IEEEremainder(dark.hueDegrees() - light.hueDegrees(), 360);
-    double toCool = Math.IEEEremainder(COOL - light.hueDegrees(), 360);
+    double toCool = Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - light.hueDegrees(), 360);
     return toCool >= 0 ? turn : -turn;
   }
 

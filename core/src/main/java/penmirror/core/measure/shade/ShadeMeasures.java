@@ -15,6 +15,9 @@ public final class ShadeMeasures {
   private static final String SETS = "spreads measured on openly licensed sets, docs/measures.md";
   private static final String ESTIMATE = "common practice; spreads estimated from memory";
 
+  /** Hue that shadows are said to turn toward: between blue and violet in OKLCh. */
+  public static final double COOL_HUE_DEGREES = 285;
+
   public static final Measure STEPS =
       shade(
               "shade.steps",

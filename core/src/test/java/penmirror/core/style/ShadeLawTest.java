@@ -1,0 +1,56 @@
+package penmirror.core.style;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import com.github.ajalt.colormath.model.Oklch;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import penmirror.core.colour.OkLab;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.shade.ShadeMeasures;
+
+class ShadeLawTest {
+
+  private static StyleSheet sheet(double cover) {
+    Map<Measure, Double> values =
+        Map.of(
+            ShadeMeasures.COVER, cover,
+            ShadeMeasures.LIGHTNESS_STEP, -0.15,
+            ShadeMeasures.CHROMA_RATIO, 1.2,
+            ShadeMeasures.HUE_TURN, 20.0);
+    MeasuredWork work = new MeasuredWork("1", "One", "", View.FRONT, values, List.of());
+    return StyleSheet.of("A hand", View.FRONT, List.of(work, work, work));
+  }
+
+  /** Yellow turns by green to blue, red by violet: each the shorter way (colours by colormath). */
+  @ParameterizedTest
+  @CsvSource({"0.8, 0.10, 110, 130", "0.7, 0.12, 30, 10", "0.6, 0.08, 250, 270"})
+  void everyColourTakesTheSameSteps(double lightness, double chroma, double hue, double turned) {
+    var light = new Oklch(lightness, chroma, hue, 1f).toOklab();
+    OkLab shadow =
+        ShadeLaw.of(sheet(0.2))
+            .orElseThrow()
+            .shadowOf(new OkLab(light.getL(), light.getA(), light.getB()));
+    assertThat(shadow.lightness()).isCloseTo(lightness - 0.15, offset(1e-5));
+    assertThat(shadow.chroma()).isCloseTo(1.2 * chroma, offset(1e-5));
+    assertThat(shadow.hueDegrees()).isCloseTo(turned, offset(0.01));
+  }
+
+  @Test
+  void greyStaysGreyAndBlackStaysBlack() {
+    ShadeLaw law = ShadeLaw.of(sheet(0.2)).orElseThrow();
+    assertThat(law.shadowOf(new OkLab(0.5, 0, 0))).isEqualTo(new OkLab(0.35, 0, 0));
+    assertThat(law.shadowOf(new OkLab(0.1, 0, 0)).lightness()).isZero();
+  }
+
+  @Test
+  void whereNothingIsShadedThereIsNoLaw() {
+    assertThat(ShadeLaw.of(sheet(0.005))).isEmpty();
+    assertThat(ShadeLaw.of(StyleSheet.of("Nobody", View.FRONT, List.of()))).isEmpty();
+  }
+}

@@ -1,0 +1,149 @@
+package penmirror.web.rules;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import penmirror.core.act.Acts;
+import penmirror.core.colour.OkLab;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.style.PaletteColour;
+import penmirror.core.style.Rule;
+import penmirror.core.style.ShadeLaw;
+import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
+import penmirror.core.words.Spoken;
+import penmirror.core.words.Wording;
+import penmirror.web.layout.ActStrip;
+
+/**
+ * What is taken to the board from a sheet: the lines at their true relation, a ball in its light,
+ * and each colour with its shadow.
+ *
+ * @param ball empty where no light is known, or nothing is shaded
+ */
+record Recipe(List<LineClass> lines, Optional<Ball> ball, List<String> steps, List<Shade> colours) {
+  private static final int COLOURS = 8;
+  private static final double INNER = 5;
+  private static final double THICKEST = 22;
+  private static final double RADIUS = 44;
+
+  /** Wider than this, in thousandths of a head, a shadow's border is drawn soft. */
+  private static final double SOFT_BORDER = 12;
+
+  /** Under this share of the figure a highlight is none. */
+  private static final double SOME_LIGHT = 0.02;
+
+  /**
+   * @param height of the bar, all to one scale
+   * @param relation to the inner lines, in words; empty for those themselves
+   */
+  record LineClass(String key, String height, String relation) {}
+
+  /**
+   * @param shiftX how far the shadow's edge lies off the middle, away from the light
+   * @param soft width of the edge, 0 for a hard one
+   * @param lightX where the highlight sits
+   */
+  record Ball(
+      String base,
+      String shadow,
+      String shiftX,
+      String shiftY,
+      String soft,
+      boolean highlight,
+      String lightX,
+      String lightY) {}
+
+  /**
+   * @param shadow by the style's steps; empty where nothing is shaded
+   * @param step how much darker, in the picker's brightness
+   */
+  record Shade(String base, String shadow, String step, int works) {}
+
+  static Recipe of(StyleSheet sheet) {
+    Optional<ShadeLaw> law = ShadeLaw.of(sheet);
+    List<Shade> colours =
+        sheet.palette().stream().limit(COLOURS).map(colour -> shade(colour, law)).toList();
+    return new Recipe(lines(sheet), law.flatMap(l -> ball(sheet, l)), steps(sheet), colours);
+  }
+
+  private static List<LineClass> lines(StyleSheet sheet) {
+    List<LineClass> lines = new ArrayList<>();
+    Optional<Double> outline = centre(sheet, LineMeasures.OUTLINE_INNER);
+    outline.ifPresent(ratio -> lines.add(line("outline", ratio)));
+    if (outline.isPresent() || centre(sheet, LineMeasures.FACE_BODY).isPresent()) {
+      lines.add(new LineClass("inner", ActStrip.number(INNER), ""));
+    }
+    centre(sheet, LineMeasures.FACE_BODY).ifPresent(ratio -> lines.add(line("face", ratio)));
+    return lines;
+  }
+
+  private static LineClass line(String key, double ratio) {
+    return new LineClass(
+        key, ActStrip.number(Math.min(THICKEST, INNER * ratio)), Spoken.times(ratio));
+  }
+
+  private static Optional<Ball> ball(StyleSheet sheet, ShadeLaw law) {
+    Optional<Double> from = centre(sheet, ShadeMeasures.LIGHT_FROM);
+    if (from.isEmpty() || sheet.palette().isEmpty()) {
+      return Optional.empty();
+    }
+    OkLab base = lightest(sheet);
+    double angle = Math.toRadians(from.get());
+    double x = Math.sin(angle);
+    double y = -Math.cos(angle);
+    double border = centre(sheet, ShadeMeasures.EDGE).orElse(0.0);
+    boolean glows =
+        centre(sheet, ShadeMeasures.HIGHLIGHT).filter(share -> share > SOME_LIGHT).isPresent();
+    return Optional.of(
+        new Ball(
+            base.toEncodedSrgb().hex(),
+            law.shadowOf(base).toEncodedSrgb().hex(),
+            ActStrip.number(x * RADIUS * 0.55),
+            ActStrip.number(y * RADIUS * 0.55),
+            ActStrip.number(border > SOFT_BORDER ? Math.min(10, border / 8) : 0),
+            glows,
+            ActStrip.number(x * RADIUS * 0.5),
+            ActStrip.number(y * RADIUS * 0.5)));
+  }
+
+  /** Of the colours that half of the works share the lightest that is no paper: mostly the skin. */
+  private static OkLab lightest(StyleSheet sheet) {
+    return sheet.palette().stream()
+        .filter(colour -> 2 * colour.workCount() >= sheet.works().size())
+        .map(PaletteColour::colour)
+        .filter(colour -> colour.chroma() > 0.04)
+        .max(java.util.Comparator.comparingDouble(OkLab::lightness))
+        .orElse(sheet.palette().get(0).colour());
+  }
+
+  private static List<String> steps(StyleSheet sheet) {
+    return Stream.of(
+            "light", "shadow-amount", "shadow-depth", "shadow-colour", "shadow-edge", "highlights")
+        .flatMap(key -> Acts.byKey(key).stream())
+        .flatMap(act -> ActWords.sentence(sheet, act).stream())
+        .toList();
+  }
+
+  private static Shade shade(PaletteColour colour, Optional<ShadeLaw> law) {
+    return new Shade(
+        colour.hex(),
+        law.map(l -> l.shadowOf(colour.colour()).toEncodedSrgb().hex()).orElse(""),
+        law.map(
+                l ->
+                    Wording.number(
+                        Math.abs(
+                            Spoken.brightness(colour.colour().lightness())
+                                - Spoken.brightness(l.shadowOf(colour.colour()).lightness())),
+                        0))
+            .orElse(""),
+        colour.workCount());
+  }
+
+  private static Optional<Double> centre(StyleSheet sheet, Measure measure) {
+    return sheet.rule(measure).filter(Rule::isScored).map(Rule::centre);
+  }
+}
