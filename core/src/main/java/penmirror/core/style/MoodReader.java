@@ -26,7 +26,7 @@ public final class MoodReader {
   private static final int ROUNDS = 4;
 
   /** From this chance on a mood is told. */
-  private static final double SURE = 0.7;
+  private static final double SURE = 0.5;
 
   private final Map<Measure, Double> calm;
 

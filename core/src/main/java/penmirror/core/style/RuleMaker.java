@@ -49,11 +49,17 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
   }
 
   private Basis basis(Measure measure, List<MeasuredWork> works) {
-    List<String> leftOut = said(measure).map(Said::leftOut).orElse(List.of());
-    List<MeasuredWork> scope =
-        works.stream()
-            .filter(work -> inScope(measure, work) && !leftOut.contains(work.id()))
-            .toList();
+    List<String> leftOut =
+        said.isEmpty() ? List.of() : said(measure).map(Said::leftOut).orElse(List.of());
+    List<MeasuredWork> scope = new ArrayList<>(works.size());
+    for (MeasuredWork work : works) {
+      if (inScope(measure, work) && !leftOut.contains(work.id())) {
+        scope.add(work);
+      }
+    }
+    if (wanted.equals(Portrayal.ANY)) {
+      return new Basis(withReading(measure, scope), scope.size(), Grounds.ALL);
+    }
     Predicate<MeasuredWork> shows = work -> shows(measure, work);
     Basis narrowed = narrowed(measure, scope, shows, Grounds.WIDER);
     if (wanted.mood().isEmpty() || !MoodShifts.follows(measure)) {
@@ -82,7 +88,13 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
   }
 
   private static List<MeasuredWork> withReading(Measure measure, List<MeasuredWork> works) {
-    return works.stream().filter(work -> work.values().containsKey(measure)).toList();
+    List<MeasuredWork> read = new ArrayList<>(works.size());
+    for (MeasuredWork work : works) {
+      if (work.values().containsKey(measure)) {
+        read.add(work);
+      }
+    }
+    return read;
   }
 
   private Rule rule(Measure measure, Basis basis) {

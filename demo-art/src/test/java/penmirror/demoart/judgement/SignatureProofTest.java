@@ -2,6 +2,7 @@ package penmirror.demoart.judgement;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,12 @@ import penmirror.demoart.studio.Slip;
 /** What makes or breaks a style does so: shown on the illustrators' own pictures. */
 class SignatureProofTest {
   private static final BaseLine OWN = BaseLine.ownHand(DemoScores.OWN);
+
+  private static final Map<DemoScores.Hand, StyleSheet> SHEETS = new IdentityHashMap<>();
+  private static final Map<DemoScores.Hand, Double> FROM = new IdentityHashMap<>();
+
+  /** The rules of the other works, made once a work. */
+  private static final Map<MeasuredWork, StyleSheet> RESTS = new IdentityHashMap<>();
 
   static Stream<DemoScores.Hand> hands() {
     return DemoScores.HANDS.stream();
@@ -80,13 +87,8 @@ class SignatureProofTest {
   }
 
   private static Falls falls(DemoScores.Hand hand, List<Act> acts) {
-    StyleSheet sheet = hand.sheet();
-    double from =
-        new Scorer(sheet)
-            .score(hand.works().get(0).evidence())
-            .ownByRules()
-            .orElseThrow()
-            .belongsFrom();
+    StyleSheet sheet = SHEETS.computeIfAbsent(hand, DemoScores.Hand::sheet);
+    double from = FROM.computeIfAbsent(hand, SignatureProofTest::belongsFrom);
     int fallen = 0;
     int tried = 0;
     for (MeasuredWork work : sheet.works()) {
@@ -103,13 +105,24 @@ class SignatureProofTest {
       }
       if (changed) {
         tried++;
-        StyleSheet rest =
-            sheet.rulesOver(sheet.works().stream().filter(other -> other != work).toList());
-        double points = Scorer.bothOf(rest, with(work, moved)).byRules().orElseThrow();
+        StyleSheet rest = RESTS.computeIfAbsent(work, w -> without(sheet, w));
+        double points = Scorer.middleByRules(rest, List.of(with(work, moved))).orElseThrow();
         fallen += points < from ? 1 : 0;
       }
     }
     return new Falls(fallen, tried);
+  }
+
+  private static double belongsFrom(DemoScores.Hand hand) {
+    return new Scorer(SHEETS.get(hand))
+        .score(hand.works().get(0).evidence())
+        .ownByRules()
+        .orElseThrow()
+        .belongsFrom();
+  }
+
+  private static StyleSheet without(StyleSheet sheet, MeasuredWork work) {
+    return sheet.rulesOver(sheet.works().stream().filter(other -> other != work).toList());
   }
 
   private static MeasuredWork with(MeasuredWork work, Map<Measure, Double> values) {
