@@ -45,7 +45,7 @@ import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sending.Sent;
-import penmirror.web.sending.SubmissionStore;
+import penmirror.web.sending.Submissions;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
@@ -68,7 +68,7 @@ class GatherController {
   private final Intake intake;
   private final Describing describing;
   private final Splitting splitting;
-  private final SubmissionStore submissions;
+  private final Submissions submissions;
   private final EvidenceFinder evidence;
   private final Wall wall;
   private final LookAlikes lookAlikes;
@@ -86,7 +86,7 @@ class GatherController {
       Intake intake,
       Describing describing,
       Splitting splitting,
-      SubmissionStore submissions,
+      Submissions submissions,
       EvidenceFinder evidence,
       Wall wall,
       LookAlikes lookAlikes,

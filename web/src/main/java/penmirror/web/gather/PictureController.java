@@ -9,17 +9,14 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import penmirror.web.layout.NotFoundException;
-import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.PictureStore.PictureFile;
 
 /** Hands pictures out. Addressed by content, so a browser may keep them for good. */
 @Controller
 class PictureController {
-  private final PictureStore pictures;
   private final PictureCopies copies;
 
-  PictureController(PictureStore pictures, PictureCopies copies) {
-    this.pictures = pictures;
+  PictureController(PictureCopies copies) {
     this.copies = copies;
   }
 
@@ -31,7 +28,7 @@ class PictureController {
   /** The file as it was taken in, to be saved and not to be shown. */
   @GetMapping("/pictures/{sha256}/original")
   ResponseEntity<byte[]> original(@PathVariable String sha256) {
-    PictureFile file = pictures.file(sha256);
+    PictureFile file = copies.original(sha256);
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(file.mediaType()))
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment")

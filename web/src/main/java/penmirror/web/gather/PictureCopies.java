@@ -48,6 +48,11 @@ class PictureCopies {
     copies.forEach(copy -> pictures.keepRendition(sha256, copy.longerSide(), copy.file()));
   }
 
+  /** The file as it was taken in. */
+  PictureFile original(String sha256) {
+    return pictures.file(sha256);
+  }
+
   /**
    * At full size: the file itself where browsers show it.
    *

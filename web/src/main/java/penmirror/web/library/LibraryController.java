@@ -1,233 +1,25 @@
 package penmirror.web.library;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.Stream;
-import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import penmirror.core.act.Acts;
-import penmirror.core.figure.HeadFrame;
-import penmirror.core.figure.Landmark;
-import penmirror.core.figure.Marks;
-import penmirror.core.geometry.Point;
-import penmirror.core.style.StyleSheet;
-import penmirror.core.telling.ActWords;
-import penmirror.core.words.Wording;
-import penmirror.web.sheets.Loaded;
-import penmirror.web.sheets.SheetMaker;
-import penmirror.web.studies.Study;
-import penmirror.web.studies.StudyStore;
-import penmirror.web.studies.Work;
 
+/** The first page: all studies in one line. */
 @Controller
 class LibraryController {
-  /** Height of a figure in the line-up, crown to ground, in pixels of the page. */
-  private static final double FIGURE_PIXELS = 262;
+  private final LineUp lineUp;
 
-  private static final double GROUND_PIXELS = 372;
-
-  private static final int STAND_WIDTH = 284;
-
-  /** From so many studies on each is shown by one figure, and stands closer. */
-  private static final int MANY = 3;
-
-  private static final int CLOSE_STAND_WIDTH = 235;
-
-  private final StudyStore studies;
-  private final SheetMaker sheets;
-  private final MessageSource messages;
-
-  LibraryController(StudyStore studies, SheetMaker sheets, MessageSource messages) {
-    this.studies = studies;
-    this.sheets = sheets;
-    this.messages = messages;
+  LibraryController(LineUp lineUp) {
+    this.lineUp = lineUp;
   }
-
-  /** One study in the line-up. */
-  record Column(
-      Study study,
-      String worksText,
-      List<String> soFar,
-      List<Stand> stands,
-      String next,
-      String nextReason,
-      String nextHref,
-      String nextLabel) {}
-
-  /**
-   * A work standing on the common ground line at the common height.
-   *
-   * @param who whose figure it is
-   * @param heads the head ruler from the crown down, in page pixels; the last is cut by the ground
-   */
-  record Stand(
-      String who,
-      Work work,
-      String x,
-      String y,
-      String width,
-      String height,
-      List<RulerPart> heads,
-      String label) {}
-
-  record RulerPart(String y, String height) {}
 
   @GetMapping("/")
   String library(Model model) {
-    List<Study> all = studies.all();
-    boolean many = all.size() >= MANY;
-    List<Column> columns = all.stream().map(study -> column(study, many)).toList();
-    model.addAttribute("columns", columns);
-    model.addAttribute("inkAt", farthest(columns));
-    model.addAttribute("standWidth", standWidth(many));
-    model.addAttribute("many", many);
+    LineUp.Page page = lineUp.page();
+    model.addAttribute("columns", page.columns());
+    model.addAttribute("inkAt", page.inkAt());
+    model.addAttribute("standWidth", page.standWidth());
+    model.addAttribute("many", page.many());
     return "library/page";
-  }
-
-  /** The study whose next step stands out: the first that has come to the mirror, or the last. */
-  private static int farthest(List<Column> columns) {
-    for (int i = 0; i < columns.size(); i++) {
-      if (columns.get(i).nextHref().endsWith("/mirror")) {
-        return i;
-      }
-    }
-    return columns.size() - 1;
-  }
-
-  private static int standWidth(boolean many) {
-    return many ? CLOSE_STAND_WIDTH : STAND_WIDTH;
-  }
-
-  private Column column(Study study, boolean many) {
-    Loaded loaded = sheets.load(study);
-    List<Work> sources = loaded.inRole(Work.Role.SOURCE);
-    List<Work> redraws = loaded.inRole(Work.Role.REDRAW);
-    List<Work> unmarked =
-        sources.stream()
-            .filter(work -> loaded.evidence(work).marks().confirmed().isEmpty())
-            .toList();
-    String base = "/studies/" + study.id();
-    String worksText =
-        loaded.isFromFile()
-            ? text("library.sheet.file", loaded.sheet().works().size())
-            : text("library.works", study.illustrator(), sources.size());
-    List<String> soFar = soFar(loaded.sheet());
-    List<Stand> stand = stands(study, loaded, many);
-    if (sources.isEmpty() && !loaded.isFromFile()) {
-      return new Column(
-          study,
-          worksText,
-          soFar,
-          stand,
-          text("library.next.gather"),
-          text("library.next.gather.reason"),
-          base + "/gather",
-          text("library.open.gather"));
-    }
-    if (!unmarked.isEmpty()) {
-      Work work = unmarked.get(0);
-      return new Column(
-          study,
-          worksText,
-          soFar,
-          stand,
-          text("library.next.mark", work.title()),
-          text("library.next.mark.reason"),
-          base + "/works/" + work.id() + "/measure",
-          text("library.open.mark"));
-    }
-    if (redraws.isEmpty()) {
-      return new Column(
-          study,
-          worksText,
-          soFar,
-          stand,
-          text("library.next.plan"),
-          text("library.next.plan.reason"),
-          base + "/plan",
-          text("library.open.plan"));
-    }
-    return new Column(
-        study,
-        worksText,
-        soFar,
-        stand,
-        text("library.next.mirror", redraws.size()),
-        text("library.next.mirror.reason"),
-        base + "/mirror",
-        text("library.open.mirror"));
-  }
-
-  /** The answer so far, in a few words a measure. */
-  private static List<String> soFar(StyleSheet sheet) {
-    return Stream.of("heads-tall", "eye-height", "eye-gap", "line-weight")
-        .flatMap(key -> Acts.byKey(key).stream())
-        .flatMap(act -> ActWords.sentence(sheet, act).stream())
-        .toList();
-  }
-
-  /** A source; among few studies also the own character and the newest attempt, where marked. */
-  private List<Stand> stands(Study study, Loaded loaded, boolean many) {
-    List<Stand> stands = new ArrayList<>();
-    loaded.inRole(Work.Role.SOURCE).stream()
-        .flatMap(work -> stand(study.illustrator(), loaded, work, many).stream())
-        .findFirst()
-        .ifPresent(stands::add);
-    if (many) {
-      return stands;
-    }
-    loaded.inRole(Work.Role.CHARACTER).stream()
-        .flatMap(work -> stand(text("library.character"), loaded, work, false).stream())
-        .findFirst()
-        .ifPresent(stands::add);
-    loaded.inRole(Work.Role.REDRAW).stream()
-        .reduce((first, last) -> last)
-        .flatMap(work -> stand(text("mirror.attempt", work.number()), loaded, work, false))
-        .ifPresent(stands::add);
-    return stands;
-  }
-
-  /** Empty for a work without crown, chin and sole. */
-  private Optional<Stand> stand(String who, Loaded loaded, Work work, boolean many) {
-    Marks marks = loaded.evidence(work).marks();
-    Optional<HeadFrame> head = marks.headFrame();
-    Optional<Point> sole = marks.point(Landmark.SOLE);
-    if (head.isEmpty() || sole.isEmpty()) {
-      return Optional.empty();
-    }
-    double crown = head.get().crown().y();
-    double tall = sole.get().y() - crown;
-    if (tall <= 0) {
-      return Optional.empty();
-    }
-    double scale = FIGURE_PIXELS / tall;
-    double step = head.get().headPixels() * scale;
-    List<RulerPart> levels = new ArrayList<>();
-    for (int i = 0; i * step <= FIGURE_PIXELS && i < 20; i++) {
-      double y = GROUND_PIXELS - FIGURE_PIXELS + i * step;
-      levels.add(new RulerPart(number(y), number(Math.min(step, GROUND_PIXELS - y))));
-    }
-    return Optional.of(
-        new Stand(
-            who,
-            work,
-            number(standWidth(many) / 2.0 - head.get().crown().x() * scale),
-            number(GROUND_PIXELS - sole.get().y() * scale),
-            number(work.widthPixels() * scale),
-            number(work.heightPixels() * scale),
-            levels,
-            text("library.heads", Wording.number(tall / head.get().headPixels(), 1))));
-  }
-
-  private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
-  }
-
-  private String text(String key, Object... arguments) {
-    return messages.getMessage(key, arguments, Locale.ENGLISH);
   }
 }

@@ -8,17 +8,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.sending.Sent;
-import penmirror.web.sending.SubmissionStore;
+import penmirror.web.sending.Submissions;
 import penmirror.web.sheets.SheetFiles;
 
 /** Opens a sheet that came as a file, as a study to plan and score by. */
 @Controller
 class SheetFileController {
   private final SheetFiles files;
-  private final SubmissionStore submissions;
+  private final Submissions submissions;
   private final MessageSource messages;
 
-  SheetFileController(SheetFiles files, SubmissionStore submissions, MessageSource messages) {
+  SheetFileController(SheetFiles files, Submissions submissions, MessageSource messages) {
     this.files = files;
     this.submissions = submissions;
     this.messages = messages;

@@ -1,7 +1,5 @@
 package penmirror.web.plan;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -17,7 +15,6 @@ import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.file.Resolution;
-import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Line;
@@ -27,43 +24,16 @@ import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.scope.Process;
-import penmirror.web.sheets.SheetMaker;
-import penmirror.web.studies.PictureStore;
-import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
-import penmirror.web.studies.StudyStore;
-import penmirror.web.studies.WallStore;
-import penmirror.web.studies.Work;
-import penmirror.web.studies.WorkStore;
 
 /** The rules set out on a canvas of the user's own size. */
 @Controller
 class PlanController {
-  /** The tile's copy, made when a picture comes in. */
-  private static final int SMALL_COPY_PIXELS = 480;
-
-  private final StudyStore studies;
-  private final SheetMaker sheets;
-  private final WorkStore works;
-  private final WallStore places;
-  private final ScopeStore scopes;
-  private final PictureStore pictures;
+  private final Planning planning;
   private final Rail rail;
 
-  PlanController(
-      StudyStore studies,
-      SheetMaker sheets,
-      WorkStore works,
-      WallStore places,
-      ScopeStore scopes,
-      PictureStore pictures,
-      Rail rail) {
-    this.works = works;
-    this.pictures = pictures;
-    this.studies = studies;
-    this.places = places;
-    this.scopes = scopes;
-    this.sheets = sheets;
+  PlanController(Planning planning, Rail rail) {
+    this.planning = planning;
     this.rail = rail;
   }
 
@@ -93,7 +63,7 @@ class PlanController {
       Model model,
       jakarta.servlet.http.HttpServletResponse response) {
     try {
-      studies.setCanvas(study.id(), new Canvas(pixels(width), pixels(height)));
+      planning.setCanvas(study, new Canvas(pixels(width), pixels(height)));
       return "redirect:/studies/" + study.id() + "/plan";
     } catch (IllegalArgumentException e) {
       response.setStatus(HttpStatus.BAD_REQUEST.value());
@@ -110,7 +80,7 @@ class PlanController {
       answer.header(
           HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + study.id() + ".svg\"");
     }
-    return answer.body(SvgWriter.write(GuideDrawing.of(plan(study), shownBeside(study))));
+    return answer.body(SvgWriter.write(planning.guide(study)));
   }
 
   /** To be printed at full size and laid under the paper. */
@@ -123,7 +93,7 @@ class PlanController {
     } catch (IllegalArgumentException e) {
       throw new RefusedException("plan.per-inch.wrong", Texts.cut(perInch, 40));
     }
-    Scene scene = GuideDrawing.of(plan(study), shownBeside(study));
+    Scene scene = planning.guide(study);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header(
@@ -133,15 +103,15 @@ class PlanController {
   }
 
   private void fill(Model model, Study study, Optional<String> fault) {
-    GuidePlan plan = plan(study);
+    GuidePlan plan = planning.plan(study);
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("plan", plan);
-    model.addAttribute("improvised", places.improvised(study.id()));
-    model.addAttribute("waysOut", scopes.waysOut(study.id()));
-    model.addAttribute("helpers", works.inRole(study.id(), Work.Role.HELPER));
-    List<ScopeStore.ProcessNote> notes = scopes.processNotes(study.id());
-    model.addAttribute("process", notes);
-    model.addAttribute("seenProcess", Process.of(notes));
+    Planning.Beside beside = planning.beside(study);
+    model.addAttribute("improvised", beside.improvised());
+    model.addAttribute("waysOut", beside.waysOut());
+    model.addAttribute("helpers", beside.helpers());
+    model.addAttribute("process", beside.process());
+    model.addAttribute("seenProcess", Process.of(beside.process()));
     model.addAttribute("lines", plan.lines().stream().map(LineRow::of).toList());
     model.addAttribute("fault", fault.orElse(null));
     model.addAttribute("empty", plan.lines().size() <= 2);
@@ -163,34 +133,6 @@ class PlanController {
     plan.shoulders()
         .ifPresent(s -> model.addAttribute("shoulderWidth", Wording.number(s.pixels(), 0)));
     plan.face().ifPresent(f -> model.addAttribute("faceWidth", Wording.number(f.pixels(), 0)));
-  }
-
-  /** Helpers and what was seen of the process, each with its own credit. */
-  private List<GuideDrawing.Beside> shownBeside(Study study) {
-    List<GuideDrawing.Beside> shown = new ArrayList<>();
-    for (Work helper : works.inRole(study.id(), Work.Role.HELPER)) {
-      pictures
-          .rendition(helper.pictureSha256(), SMALL_COPY_PIXELS)
-          .ifPresent(
-              copy ->
-                  shown.add(
-                      GuideDrawing.Beside.helper(
-                          helper.title(),
-                          helper.credit(),
-                          new GuideDrawing.SmallCopy(
-                              copy.bytes(),
-                              copy.mediaType(),
-                              helper.widthPixels(),
-                              helper.heightPixels()))));
-    }
-    scopes
-        .processNotes(study.id())
-        .forEach(note -> shown.add(GuideDrawing.Beside.note(note.text())));
-    return shown;
-  }
-
-  private GuidePlan plan(Study study) {
-    return GuidePlan.of(sheets.sheetOf(study), study.canvas());
   }
 
   private static int pixels(String text) {

@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps which forms have done their work, for as long as a page may lie open. */
 @Repository
-public class SubmissionStore {
+class SubmissionStore {
   private static final Duration KEPT = Duration.ofDays(2);
 
   private final DSLContext database;

@@ -10,16 +10,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import penmirror.web.sending.Sent;
-import penmirror.web.sending.SubmissionStore;
+import penmirror.web.sending.Submissions;
 
 /** Begins studies. The library page that lists them is the Library's. */
 @Controller
 class StudiesController {
-  private final StudyStore studies;
-  private final SubmissionStore submissions;
+  private final Beginning beginning;
+  private final Submissions submissions;
 
-  StudiesController(StudyStore studies, SubmissionStore submissions) {
-    this.studies = studies;
+  StudiesController(Beginning beginning, Submissions submissions) {
+    this.beginning = beginning;
     this.submissions = submissions;
   }
 
@@ -51,8 +51,8 @@ class StudiesController {
         sent,
         () ->
             "redirect:/studies/"
-                + studies.begin(
-                    name.isEmpty() ? illustrator : name,
+                + beginning.study(
+                    name,
                     illustrator,
                     NewStudy.orEmpty(asked.reason()),
                     NewStudy.orEmpty(asked.credit()))

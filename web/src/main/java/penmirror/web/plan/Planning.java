@@ -1,0 +1,100 @@
+package penmirror.web.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.drawing.Scene;
+import penmirror.core.planning.GuideDrawing;
+import penmirror.core.planning.GuidePlan;
+import penmirror.core.planning.GuidePlan.Canvas;
+import penmirror.web.sheets.SheetMaker;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.ScopeStore;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.WallStore;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/** Sets a study's rules out on its canvas, with what stands beside them. */
+@Component
+class Planning {
+  /** The tile's copy, made when a picture comes in. */
+  private static final int SMALL_COPY_PIXELS = 480;
+
+  private final StudyStore studies;
+  private final SheetMaker sheets;
+  private final WorkStore works;
+  private final WallStore places;
+  private final ScopeStore scopes;
+  private final PictureStore pictures;
+
+  Planning(
+      StudyStore studies,
+      SheetMaker sheets,
+      WorkStore works,
+      WallStore places,
+      ScopeStore scopes,
+      PictureStore pictures) {
+    this.works = works;
+    this.pictures = pictures;
+    this.studies = studies;
+    this.places = places;
+    this.scopes = scopes;
+    this.sheets = sheets;
+  }
+
+  /** What stands beside the guide. */
+  record Beside(
+      List<WallStore.Improvised> improvised,
+      List<ScopeStore.WayOut> waysOut,
+      List<Work> helpers,
+      List<ScopeStore.ProcessNote> process) {}
+
+  Beside beside(Study study) {
+    return new Beside(
+        places.improvised(study.id()),
+        scopes.waysOut(study.id()),
+        works.inRole(study.id(), Work.Role.HELPER),
+        scopes.processNotes(study.id()));
+  }
+
+  @Transactional
+  public void setCanvas(Study study, Canvas canvas) {
+    studies.setCanvas(study.id(), canvas);
+  }
+
+  /** The guide as it is drawn, with helpers and notes. */
+  Scene guide(Study study) {
+    return GuideDrawing.of(plan(study), shownBeside(study));
+  }
+
+  /** Helpers and what was seen of the process, each with its own credit. */
+  private List<GuideDrawing.Beside> shownBeside(Study study) {
+    List<GuideDrawing.Beside> shown = new ArrayList<>();
+    for (Work helper : works.inRole(study.id(), Work.Role.HELPER)) {
+      pictures
+          .rendition(helper.pictureSha256(), SMALL_COPY_PIXELS)
+          .ifPresent(
+              copy ->
+                  shown.add(
+                      GuideDrawing.Beside.helper(
+                          helper.title(),
+                          helper.credit(),
+                          new GuideDrawing.SmallCopy(
+                              copy.bytes(),
+                              copy.mediaType(),
+                              helper.widthPixels(),
+                              helper.heightPixels()))));
+    }
+    scopes
+        .processNotes(study.id())
+        .forEach(note -> shown.add(GuideDrawing.Beside.note(note.text())));
+    return shown;
+  }
+
+  GuidePlan plan(Study study) {
+    return GuidePlan.of(sheets.sheetOf(study), study.canvas());
+  }
+}
