@@ -19,7 +19,6 @@ import penmirror.core.scoring.Score;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
 import penmirror.web.evidence.Layer;
-import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.layout.Choice;
 import penmirror.web.rail.Rail;
@@ -27,42 +26,23 @@ import penmirror.web.rail.Stage;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.sheets.SignatureStore;
-import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
-import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
-import penmirror.web.studies.WorkStore;
 
 /** A redraw held against the sheet and laid over a source. */
 @Controller
 class MirrorController {
-  private final StudyStore studies;
-  private final WorkStore works;
-  private final Intake intake;
-  private final PixelReadingStore pixelReadings;
+  private final Redraws redraws;
   private final SheetMaker sheets;
   private final Comparing comparing;
-  private final ScopeStore scopes;
   private final Rail rail;
   private final MessageSource messages;
 
   MirrorController(
-      StudyStore studies,
-      WorkStore works,
-      Intake intake,
-      PixelReadingStore pixelReadings,
-      SheetMaker sheets,
-      Comparing comparing,
-      ScopeStore scopes,
-      Rail rail,
-      MessageSource messages) {
-    this.studies = studies;
-    this.works = works;
-    this.intake = intake;
-    this.pixelReadings = pixelReadings;
+      Redraws redraws, SheetMaker sheets, Comparing comparing, Rail rail, MessageSource messages) {
+    this.redraws = redraws;
     this.sheets = sheets;
     this.comparing = comparing;
-    this.scopes = scopes;
     this.rail = rail;
     this.messages = messages;
   }
@@ -70,11 +50,11 @@ class MirrorController {
   /** The newest redraw, or the way to the first. */
   @GetMapping("/studies/{studyId}/mirror")
   String newest(Study study, Model model) {
-    List<Work> redraws = works.inRole(study.id(), Work.Role.REDRAW);
-    if (redraws.isEmpty()) {
+    List<Work> all = redraws.of(study);
+    if (all.isEmpty()) {
       return empty(model, study, Optional.empty());
     }
-    return "redirect:/studies/" + study.id() + "/mirror/" + redraws.get(redraws.size() - 1).id();
+    return "redirect:/studies/" + study.id() + "/mirror/" + all.get(all.size() - 1).id();
   }
 
   @GetMapping("/studies/{studyId}/mirror/{workId}")
@@ -84,13 +64,13 @@ class MirrorController {
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
     StyleSheet sheet = loaded.sheetAsked(redraw);
     Score score = loaded.score(redraw);
-    List<MeasureGroup> traced = scopes.tracedGroups(study.id());
+    List<MeasureGroup> traced = redraws.traced(study);
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
-    model.addAttribute("kind", scopes.kind(study.id()));
+    model.addAttribute("kind", redraws.kind(study));
     model.addAttribute("attempts", loaded.inRole(Work.Role.REDRAW));
     model.addAttribute("sources", sources);
-    model.addAttribute("pixels", pixelReadings.progress(redraw.id()));
+    model.addAttribute("pixels", redraws.progress(redraw));
     model.addAttribute(
         "verdict",
         Verdict.of(
@@ -124,11 +104,7 @@ class MirrorController {
       Work redraw,
       @RequestParam(defaultValue = "") String mood,
       @RequestParam(defaultValue = "") String stage) {
-    works.tag(
-        redraw.id(),
-        redraw
-            .tags()
-            .drawn(Choice.maybe(Mood.class, mood), Choice.maybe(AttemptStage.class, stage)));
+    redraws.say(redraw, Choice.maybe(Mood.class, mood), Choice.maybe(AttemptStage.class, stage));
     return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
   }
 
@@ -140,16 +116,7 @@ class MirrorController {
       Model model,
       jakarta.servlet.http.HttpServletResponse response)
       throws IOException {
-    List<Work> before = works.inRole(study.id(), Work.Role.REDRAW);
-    String named = title.isBlank() ? text("mirror.attempt", before.size() + 1) : title.strip();
-    Intake.Outcome outcome =
-        intake.take(
-            study.id(),
-            file.getBytes(),
-            Work.Role.REDRAW,
-            Work.cutTitle(named),
-            text("mirror.own"),
-            sheets.sheetOf(study).view());
+    Intake.Outcome outcome = redraws.take(study, file.getBytes(), title);
     if (outcome instanceof Intake.Taken taken) {
       return "redirect:/studies/" + study.id() + "/works/" + taken.workId() + "/measure";
     }
@@ -165,7 +132,7 @@ class MirrorController {
   private String empty(Model model, Study study, Optional<String> fault) {
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("fault", fault.orElse(null));
-    model.addAttribute("attempts", works.inRole(study.id(), Work.Role.REDRAW));
+    model.addAttribute("attempts", redraws.of(study));
     return "mirror/empty";
   }
 

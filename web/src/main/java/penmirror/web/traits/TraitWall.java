@@ -17,6 +17,7 @@ import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
+import penmirror.web.measure.Statements;
 import penmirror.web.measure.TickStore;
 import penmirror.web.sheets.BaseLines;
 import penmirror.web.sheets.Loaded;
@@ -27,14 +28,14 @@ import penmirror.web.studies.Work;
 /** Asks one statement of every work, each shown by the part the statement is about. */
 @Component
 class TraitWall {
-  private static final List<String> ANSWERS = List.of("yes", "no", "unclear");
-
   private final TickStore ticks;
+  private final Statements statements;
   private final SheetMaker sheets;
   private final BaseLines baseLines;
 
-  TraitWall(TickStore ticks, SheetMaker sheets, BaseLines baseLines) {
+  TraitWall(TickStore ticks, Statements statements, SheetMaker sheets, BaseLines baseLines) {
     this.ticks = ticks;
+    this.statements = statements;
     this.sheets = sheets;
     this.baseLines = baseLines;
   }
@@ -110,14 +111,7 @@ class TraitWall {
   /** One answer; empty takes it away. */
   @Transactional
   public Tally answer(Study study, Work work, String key, String answer) {
-    if (!ticks.has(key) || !(answer.isEmpty() || ANSWERS.contains(answer))) {
-      throw new RefusedException("fault.form.word", Texts.cut(answer, 40));
-    }
-    if (answer.isEmpty()) {
-      ticks.withdraw(work.id(), key);
-    } else {
-      ticks.answer(work.id(), key, answer);
-    }
+    statements.answer(work, key, answer);
     int works = counting(sheets.load(study)).size();
     return tally(
         ticks.ofStudy(study.id()).stream().filter(t -> t.key().equals(key)).findFirst(), works);
