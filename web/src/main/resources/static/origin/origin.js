@@ -106,7 +106,7 @@ document.addEventListener('DOMContentLoaded', () => {
   const rowsSlot = $('rows-slot');
   function tab(name) {
     for (const button of document.querySelectorAll('.tabs [data-tab]')) button.setAttribute('aria-pressed', String(button.dataset.tab === name));
-    for (const row of rowsSlot.querySelectorAll('.reading')) row.hidden = row.dataset.tab !== name;
+    for (const row of rowsSlot.querySelectorAll('.reading, .act-head')) row.hidden = row.dataset.tab !== name;
   }
   function choose(row) {
     for (const other of rowsSlot.querySelectorAll('.reading')) other.setAttribute('aria-pressed', String(other === row));

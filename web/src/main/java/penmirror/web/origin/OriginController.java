@@ -2,6 +2,7 @@ package penmirror.web.origin;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.act.Acts;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FigureEditsJson;
 import penmirror.core.format.FormatException;
@@ -33,6 +35,7 @@ import penmirror.core.reading.PixelEvidence;
 import penmirror.core.reading.RoleColours;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.FigureEditStore;
@@ -112,11 +115,15 @@ class OriginController {
   /**
    * One reading.
    *
+   * @param act the name of what a hand does there; empty for what is no manner of drawing
+   * @param heads whether it is the first of its act in its group
    * @param waitsFor why it has no value; empty with one
    * @param error one standard error with the unit's decimals; empty where it is not estimated
    */
   record Row(
       String key,
+      String act,
+      boolean heads,
       MeasureGroup group,
       String layer,
       String name,
@@ -176,21 +183,39 @@ class OriginController {
     StyleSheet sheet = sheets.sheetOf(study, work.id());
     Evidence of = evidence.of(work);
     List<Row> rows = new ArrayList<>();
-    for (Measure measure : MeasureCatalogue.all()) {
+    String before = "";
+    for (Measure measure : byActs()) {
       boolean standsIn = measure.standsInFor().isPresent() && of.marks().headFrame().isPresent();
       if (measure.isFromPixels() && !standsIn) {
-        rows.add(row(measure, measure.read(of), sheet.rule(measure)));
+        String act = Acts.of(measure).map(ActWords::name).orElse("");
+        String place = measure.group() + act;
+        rows.add(row(measure, act, !place.equals(before), measure.read(of), sheet.rule(measure)));
+        before = place;
       }
     }
     model.addAttribute("rows", rows);
     model.addAttribute("pixels", progress);
   }
 
-  private Row row(Measure measure, MeasureResult result, Optional<Rule> rule) {
+  /** What a hand does in the order of the sheet; what only helps to recognise it comes last. */
+  private static List<Measure> byActs() {
+    List<Measure> ordered = new ArrayList<>();
+    Acts.all().forEach(act -> ordered.addAll(act.readings()));
+    MeasureCatalogue.all().stream()
+        .filter(measure -> Acts.of(measure).isEmpty())
+        .forEach(ordered::add);
+    ordered.sort(Comparator.comparing(Measure::group));
+    return ordered;
+  }
+
+  private Row row(
+      Measure measure, String act, boolean heads, MeasureResult result, Optional<Rule> rule) {
     Optional<Reading> reading = result.reading();
     String unit = Wording.unit(measure.unit());
     return new Row(
         measure.key(),
+        act,
+        heads,
         measure.group(),
         Layer.of(measure).word(),
         Wording.name(measure),
