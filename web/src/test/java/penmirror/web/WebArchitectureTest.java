@@ -69,8 +69,6 @@ class WebArchitectureTest {
           .and()
           .doNotHaveSimpleName("OriginController")
           .and()
-          .doNotHaveSimpleName("ScopeController")
-          .and()
           .doNotHaveSimpleName("TrayController")
           .should(
               dependOnClassesThatAre(

@@ -2,13 +2,8 @@ package penmirror.web.scope;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -18,168 +13,31 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.coverage.CharacterGaps;
-import penmirror.core.coverage.CharacterGaps.Described;
-import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
-import penmirror.core.measure.MeasureGroup;
-import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.web.layout.Conflict;
-import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
-import penmirror.web.sheets.SheetMaker;
-import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.StudyKind;
-import penmirror.web.studies.StudyStore;
-import penmirror.web.studies.Work;
-import penmirror.web.studies.WorkStore;
 
 /** What the study is about. */
 @Controller
 class ScopeController {
-  private static final int LONGEST_TEXT = 500;
-
-  private final StudyStore studies;
-  private final WorkStore works;
-  private final ScopeStore scopes;
+  private final Scoping scoping;
   private final Settings settings;
-  private final SheetMaker sheets;
   private final Rail rail;
 
-  ScopeController(
-      StudyStore studies,
-      WorkStore works,
-      ScopeStore scopes,
-      Settings settings,
-      SheetMaker sheets,
-      Rail rail) {
-    this.studies = studies;
-    this.works = works;
-    this.scopes = scopes;
+  ScopeController(Scoping scoping, Settings settings, Rail rail) {
+    this.scoping = scoping;
     this.settings = settings;
-    this.sheets = sheets;
     this.rail = rail;
   }
 
-  /** A trait of the character with what the study shows of it. */
-  record GapRow(
-      CharacterGaps.Gap gap,
-      Optional<Work> closest,
-      List<String> elsewhere,
-      Optional<ScopeStore.WayOut> chosen) {}
-
-  /** A work whose figure's traits can be said. */
-  record TraitRow(Work work, Map<Trait, String> traits) {}
-
   @GetMapping("/studies/{studyId}/scope")
   String page(Study study, @RequestParam Optional<Long> work, Model model) {
-    List<Study> all = studies.all();
-    List<Work> sources = works.inRole(study.id(), Work.Role.SOURCE);
-    List<Work> characters = works.inRole(study.id(), Work.Role.CHARACTER);
-    List<Work> helpers = works.inRole(study.id(), Work.Role.HELPER);
-    Map<Long, Map<Trait, String>> traits = scopes.traits(Optional.of(study.id()));
-    ScopeStore.Scope scope = scopes.scope(study.id());
     rail.addTo(model, study, Stage.GATHER);
-    model.addAttribute("scope", scope);
-    model.addAttribute("version", scopes.version(study.id()));
-    model.addAttribute("counted", scopes.convention(study.id()));
-    model.addAttribute("conventions", StatureConvention.values());
-    model.addAttribute("kinds", StudyKind.values());
-    model.addAttribute("groups", MeasureGroup.values());
-    model.addAttribute("groupKinds", scopes.groupKinds(study.id()));
-    model.addAttribute("parts", Part.values());
-    model.addAttribute("others", all.stream().filter(other -> other.id() != study.id()).toList());
-    model.addAttribute("path", path(study, scope, all));
-    model.addAttribute("toCopy", sheets.load(study).typical().orElse(null));
-    model.addAttribute("traits", Trait.values());
-    model.addAttribute(
-        "traitRows",
-        java.util.stream.Stream.of(characters, sources, helpers)
-            .flatMap(List::stream)
-            .map(w -> new TraitRow(w, traits.getOrDefault(w.id(), Map.of())))
-            .toList());
-    Optional<Work> shown =
-        java.util.stream.Stream.of(characters, sources, helpers)
-            .flatMap(List::stream)
-            .filter(w -> work.isEmpty() || w.id() == work.get())
-            .findFirst();
-    model.addAttribute("shown", shown.orElse(null));
-    model.addAttribute("traitsVersion", shown.map(w -> scopes.traitsVersion(w.id())).orElse(0));
-    model.addAttribute(
-        "shownTraits", shown.map(w -> traits.getOrDefault(w.id(), Map.of())).orElse(Map.of()));
-    model.addAttribute("gaps", gaps(study, all, characters, sources, helpers, traits));
-    List<ScopeStore.ProcessNote> notes = scopes.processNotes(study.id());
-    model.addAttribute("notes", notes);
-    model.addAttribute("process", Process.of(notes));
-    model.addAttribute("stages", Process.STAGES);
+    scoping.addTo(model, study, work);
     return "scope/page";
-  }
-
-  /** The studies this one follows, the first first, and itself. */
-  private List<Study> path(Study study, ScopeStore.Scope scope, List<Study> all) {
-    List<Study> path = new ArrayList<>(List.of(study));
-    Optional<Long> before = scope.follows();
-    while (before.isPresent() && path.size() < 12) {
-      long id = before.get();
-      Optional<Study> earlier = all.stream().filter(s -> s.id() == id).findFirst();
-      if (earlier.isEmpty() || path.contains(earlier.get())) {
-        break;
-      }
-      path.add(0, earlier.get());
-      before = scopes.scope(id).follows();
-    }
-    return path;
-  }
-
-  private List<GapRow> gaps(
-      Study study,
-      List<Study> all,
-      List<Work> characters,
-      List<Work> sources,
-      List<Work> helpers,
-      Map<Long, Map<Trait, String>> traits) {
-    Map<Trait, String> character = new EnumMap<>(Trait.class);
-    characters.forEach(
-        work -> traits.getOrDefault(work.id(), Map.of()).forEach(character::putIfAbsent));
-    if (character.isEmpty()) {
-      return List.of();
-    }
-    Map<Long, List<Described>> others = new LinkedHashMap<>();
-    Map<Long, Map<Trait, String>> everywhere = scopes.traits(Optional.empty());
-    for (Study other : all) {
-      if (other.id() != study.id()) {
-        others.put(other.id(), described(works.inRole(other.id(), Work.Role.SOURCE), everywhere));
-      }
-    }
-    List<ScopeStore.WayOut> chosen = scopes.waysOut(study.id());
-    return CharacterGaps.of(
-            character, described(sources, traits), described(helpers, traits), others)
-        .stream()
-        .map(
-            gap ->
-                new GapRow(
-                    gap,
-                    gap.closest()
-                        .flatMap(id -> sources.stream().filter(w -> w.id() == id).findFirst()),
-                    gap.elsewhere().stream()
-                        .flatMap(
-                            e ->
-                                all.stream()
-                                    .filter(s -> s.id() == e.studyId())
-                                    .map(Study::illustrator))
-                        .toList(),
-                    chosen.stream()
-                        .filter(way -> way.trait().equals(gap.trait().word()))
-                        .findFirst()))
-        .toList();
-  }
-
-  private static List<Described> described(List<Work> works, Map<Long, Map<Trait, String>> traits) {
-    return works.stream()
-        .filter(work -> !work.leftOut())
-        .map(work -> new Described(work.id(), traits.getOrDefault(work.id(), Map.of())))
-        .toList();
   }
 
   @PostMapping("/studies/{studyId}/scope")
@@ -252,12 +110,7 @@ class ScopeController {
       @RequestParam Trait trait,
       @RequestParam CharacterGaps.Way way,
       @RequestParam(defaultValue = "") String note) {
-    scopes.choose(
-        study.id(),
-        new ScopeStore.WayOut(
-            trait.word(),
-            way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
-            Texts.cut(note, LONGEST_TEXT)));
+    scoping.choose(study, trait, way, note);
     return "redirect:/studies/" + study.id() + "/scope";
   }
 
@@ -267,22 +120,13 @@ class ScopeController {
       @RequestParam Optional<Integer> minute,
       @RequestParam(defaultValue = "") String stage,
       @RequestParam String text) {
-    if (!text.isBlank()) {
-      scopes.note(
-          study.id(),
-          minute
-              .filter(m -> m >= 0 && m < 100_000)
-              .map(OptionalInt::of)
-              .orElse(OptionalInt.empty()),
-          Process.STAGES.contains(stage) ? stage : "",
-          Texts.cut(text, LONGEST_TEXT));
-    }
+    scoping.note(study, minute, stage, text);
     return "redirect:/studies/" + study.id() + "/scope";
   }
 
   @PostMapping("/studies/{studyId}/scope/process/{noteId}/remove")
   String removeNote(Study study, @PathVariable long noteId) {
-    scopes.removeNote(study.id(), noteId);
+    scoping.removeNote(study, noteId);
     return "redirect:/studies/" + study.id() + "/scope";
   }
 }
