@@ -59,7 +59,7 @@ class AttemptStageTest {
     Seen line = DemoRead.read(with(last, unshaded(last.manner()), blank(last.palette())));
     assertThat(AttemptStage.seenIn(pixels(line), hand.plain())).isEqualTo(AttemptStage.LINE);
 
-    Score asFinished = new Scorer(hand.plain()).score(line.evidence());
+    Score asFinished = hand.plainScorer().score(line.evidence());
     Score asLine = new Scorer(asked(hand, AttemptStage.LINE)).score(line.evidence());
     assertThat(asLine.byRules().orElseThrow()).isGreaterThan(asFinished.byRules().orElseThrow());
     assertThat(asLine.acts())

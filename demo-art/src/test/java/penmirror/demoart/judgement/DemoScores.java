@@ -1,9 +1,12 @@
 package penmirror.demoart.judgement;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
+import penmirror.core.scoring.Scorer;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.Portrayal;
 import penmirror.core.style.Signature;
@@ -26,7 +29,17 @@ final class DemoScores {
     }
 
     StyleSheet sheet() {
-      return plain.makingOrBreaking(signature().acts());
+      return SHEETS.computeIfAbsent(name, key -> plain.makingOrBreaking(signature().acts()));
+    }
+
+    /** By the sheet; made once, as it draws works anew two hundred times before its first score. */
+    Scorer scorer() {
+      return SCORERS.computeIfAbsent(name, key -> new Scorer(sheet()));
+    }
+
+    /** By the sheet of which nobody said what makes or breaks it. */
+    Scorer plainScorer() {
+      return SCORERS.computeIfAbsent(name + ", plain", key -> new Scorer(plain));
     }
 
     /** The same where the works' moods and manners are known. */
@@ -48,6 +61,9 @@ final class DemoScores {
           .makingOrBreaking(signature().acts());
     }
   }
+
+  private static final Map<String, StyleSheet> SHEETS = new ConcurrentHashMap<>();
+  private static final Map<String, Scorer> SCORERS = new ConcurrentHashMap<>();
 
   private DemoScores() {}
 

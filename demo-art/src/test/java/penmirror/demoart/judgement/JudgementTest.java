@@ -56,8 +56,7 @@ class JudgementTest {
   @ParameterizedTest
   @MethodSource("hands")
   void attemptsRiseInTheOrderInWhichTheyWereMended(DemoScores.Hand hand) {
-    for (StyleSheet sheet : List.of(hand.plain(), hand.sheet())) {
-      Scorer scorer = new Scorer(sheet);
+    for (Scorer scorer : List.of(hand.plainScorer(), hand.scorer())) {
       List<Double> points = new ArrayList<>();
       for (DemoRead.Seen attempt : hand.attempts()) {
         points.add(scorer.score(attempt.evidence()).byRules().orElseThrow());
@@ -69,7 +68,7 @@ class JudgementTest {
   @ParameterizedTest
   @MethodSource("hands")
   void theLastAttemptBelongsWithTheWorks(DemoScores.Hand hand) {
-    Score last = new Scorer(hand.sheet()).score(hand.attempts().get(3).evidence());
+    Score last = hand.scorer().score(hand.attempts().get(3).evidence());
     assertThat(last.belongs()).as(hand.name()).contains(true);
   }
 
@@ -77,7 +76,7 @@ class JudgementTest {
   @ParameterizedTest
   @MethodSource("hands")
   void whatIsSaidFirstIsWhatWasPlanted(DemoScores.Hand hand) {
-    Scorer scorer = new Scorer(hand.plain());
+    Scorer scorer = hand.plainScorer();
     for (DemoRead.Seen attempt : hand.attempts().subList(0, 2)) {
       List<String> first =
           scorer.score(attempt.evidence()).fixes().stream()
@@ -99,11 +98,10 @@ class JudgementTest {
   void eyesThatAreTooHighAreToBeLowered(DemoScores.Hand hand) {
     DemoRead.Seen first = hand.attempts().get(0);
     Fix fix =
-        new Scorer(hand.plain())
-            .score(first.evidence()).fixes().stream()
-                .filter(f -> f.act().key().equals("eye-height"))
-                .findFirst()
-                .orElseThrow();
+        hand.plainScorer().score(first.evidence()).fixes().stream()
+            .filter(f -> f.act().key().equals("eye-height"))
+            .findFirst()
+            .orElseThrow();
     assertThat(fix.direction()).isEqualTo(Fix.Direction.MORE);
     assertThat(FixWords.instruction(fix)).startsWith("Lower both eyes");
     assertThat(FixWords.miss(fix)).contains("high");
@@ -112,7 +110,7 @@ class JudgementTest {
   @ParameterizedTest
   @MethodSource("hands")
   void nothingIsAskedOfWhatIsDrawn(DemoScores.Hand hand) {
-    Scorer scorer = new Scorer(hand.sheet());
+    Scorer scorer = hand.scorer();
     for (DemoRead.Seen attempt : hand.attempts()) {
       for (Fix fix : scorer.score(attempt.evidence()).fixes()) {
         assertThat(fix.rules())
@@ -131,7 +129,7 @@ class JudgementTest {
     for (DemoScores.Hand hand : DemoScores.HANDS) {
       StyleSheet sheet = hand.sheet();
       double from =
-          new Scorer(sheet)
+          hand.scorer()
               .score(hand.works().get(0).evidence())
               .ownByRules()
               .orElseThrow()
@@ -219,7 +217,7 @@ class JudgementTest {
     Signature signature = hand.signature();
     StyleSheet sheet = hand.sheet();
     for (DemoRead.Seen work : hand.works()) {
-      Score score = new Scorer(sheet).score(work.evidence());
+      Score score = hand.scorer().score(work.evidence());
       double few =
           signature.acts().stream()
               .flatMap(act -> Stream.ofNullable(score.shares().get(act)))
@@ -259,7 +257,7 @@ class JudgementTest {
               });
     }
     for (DemoRead.Seen attempt : hand.attempts()) {
-      for (Fix fix : new Scorer(hand.sheet()).score(attempt.evidence()).fixes()) {
+      for (Fix fix : hand.scorer().score(attempt.evidence()).fixes()) {
         System.out.printf(
             "%s +%.1f %s (%s) %s%n",
             fix.key(),

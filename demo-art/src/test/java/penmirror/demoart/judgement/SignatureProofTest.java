@@ -29,7 +29,6 @@ import penmirror.demoart.studio.Slip;
 class SignatureProofTest {
   private static final BaseLine OWN = BaseLine.ownHand(DemoScores.OWN);
 
-  private static final Map<DemoScores.Hand, StyleSheet> SHEETS = new IdentityHashMap<>();
   private static final Map<DemoScores.Hand, Double> FROM = new IdentityHashMap<>();
 
   /** The rules of the other works, made once a work. */
@@ -87,7 +86,7 @@ class SignatureProofTest {
   }
 
   private static Falls falls(DemoScores.Hand hand, List<Act> acts) {
-    StyleSheet sheet = SHEETS.computeIfAbsent(hand, DemoScores.Hand::sheet);
+    StyleSheet sheet = hand.sheet();
     double from = FROM.computeIfAbsent(hand, SignatureProofTest::belongsFrom);
     int fallen = 0;
     int tried = 0;
@@ -114,7 +113,7 @@ class SignatureProofTest {
   }
 
   private static double belongsFrom(DemoScores.Hand hand) {
-    return new Scorer(SHEETS.get(hand))
+    return hand.scorer()
         .score(hand.works().get(0).evidence())
         .ownByRules()
         .orElseThrow()
@@ -148,7 +147,7 @@ class SignatureProofTest {
   void aLineThatIsTooThinIsNamedAmongTheFirstThree(double factor) {
     DemoScores.Hand hand = DemoScores.HANDS.get(0);
     Commission last = hand.attempts().get(3).commission();
-    Score score = new Scorer(hand.sheet()).score(DemoRead.read(with(last, factor)).evidence());
+    Score score = hand.scorer().score(DemoRead.read(with(last, factor)).evidence());
     assertThat(score.fixes().stream().limit(3))
         .anySatisfy(
             fix -> {
@@ -179,9 +178,9 @@ class SignatureProofTest {
   void dyeingTheCoatChangesNoProportion(DemoScores.Hand hand) {
     DemoRead.Seen first = hand.attempts().get(0);
     Commission dyed = first.commission();
-    Score before = new Scorer(hand.sheet()).score(first.evidence());
+    Score before = hand.scorer().score(first.evidence());
     Score after =
-        new Scorer(hand.sheet())
+        hand.scorer()
             .score(
                 DemoRead.read(
                         new Commission(
