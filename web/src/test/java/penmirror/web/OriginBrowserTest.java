@@ -90,7 +90,7 @@ class OriginBrowserTest extends BrowserTest {
     assertThat(page.locator("[data-layer='outline'].bare:not(.reading)"))
         .hasAttribute("aria-pressed", "true");
     page.keyboard().press("ArrowDown");
-    assertThat(page.locator(".reading[data-key='line.thin']")).hasAttribute("aria-pressed", "true");
+    assertThat(page.locator(".reading[data-key='line.ink']")).hasAttribute("aria-pressed", "true");
     page.keyboard().press("b");
     assertThat(page.locator("[data-zoom='bare']")).hasAttribute("aria-pressed", "true");
     Locator over = page.locator("#pane svg.art > g").first().locator("> *");
