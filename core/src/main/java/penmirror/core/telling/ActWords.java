@@ -60,6 +60,13 @@ public final class ActWords {
                 .orElse(rules.get(0)));
   }
 
+  /** How a reading off to one side looks, without how much. */
+  public static String side(Measure measure, boolean high) {
+    return Wording.text("measure." + measure.key() + (high ? ".high" : ".low"), "")
+        .replaceAll(" +", " ")
+        .strip();
+  }
+
   /** What comes of a reading off the middle; empty where no word is known for it. */
   public static Optional<String> effect(Measure measure, boolean high) {
     String key = "effect." + measure.key() + (high ? ".high" : ".low");

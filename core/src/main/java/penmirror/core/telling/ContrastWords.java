@@ -13,10 +13,7 @@ public final class ContrastWords {
   public static String of(Contrast.Difference difference) {
     Measure measure = difference.one().measure();
     boolean high = difference.distance() > 0;
-    String side =
-        Wording.text("measure." + measure.key() + (high ? ".high" : ".low"), "")
-            .replaceAll(" +", " ")
-            .strip();
+    String side = ActWords.side(measure, high);
     double apart = Math.abs(difference.other().centre() - difference.one().centre());
     String told = Spoken.sentence(side);
     return switch (measure.unit()) {

@@ -7,7 +7,6 @@ import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.act.Acts;
-import penmirror.core.measure.Measure;
 import penmirror.core.measure.Nature;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.Rule;
@@ -177,13 +176,6 @@ record RulesPage(
         .toList();
   }
 
-  /** How a reading off to one side looks, without how much. */
-  static String side(Measure measure, boolean high) {
-    return Wording.text("measure." + measure.key() + (high ? ".high" : ".low"), "")
-        .replaceAll(" +", " ")
-        .strip();
-  }
-
   private record Maker(Sources sources) {
 
     Optional<ActRow> row(Act act, int place) {
@@ -200,8 +192,8 @@ record RulesPage(
                     sources.sayings().words(act).orElse(usual.isEmpty() ? sentence : usual),
                     sentence.equals(usual) ? "" : sentence,
                     rules.stream().anyMatch(Rule::isSetByHand),
-                    side(lead.measure(), false),
-                    side(lead.measure(), true),
+                    ActWords.side(lead.measure(), false),
+                    ActWords.side(lead.measure(), true),
                     strip(moved, lead),
                     told(moved, lead),
                     moved.kept(lead),
