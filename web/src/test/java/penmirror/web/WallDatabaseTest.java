@@ -378,7 +378,8 @@ class WallDatabaseTest extends DatabaseTest {
     markings.save(redraw, 0, source(2).truth());
     mvc.perform(get(base + "/mirror/" + redraw))
         .andExpect(content().string(containsString("Traced, so left out: Face")));
-    scopes.setScope(study, new ScopeStore.Scope(StudyKind.TRACE, "", Optional.empty()));
+    scopes.setScope(
+        study, new ScopeStore.Scope(StudyKind.TRACE, Optional.empty(), Optional.empty()));
     assertThat(sheets.scoredSheetOf(traced).rules()).hasSize(all);
   }
 
@@ -386,7 +387,8 @@ class WallDatabaseTest extends DatabaseTest {
   void aStudyOfOnePartIsScoredByThatPart() throws Exception {
     long one = take(source(1).png(), "Pell");
     markings.save(one, 0, source(1).truth());
-    scopes.setScope(study, new ScopeStore.Scope(StudyKind.COPY, "eyes", Optional.empty()));
+    scopes.setScope(
+        study, new ScopeStore.Scope(StudyKind.COPY, Optional.of(Part.EYES), Optional.empty()));
     assertThat(sheets.scoredSheetOf(studies.require(study)).rules())
         .isNotEmpty()
         .allMatch(rule -> Part.EYES.concerns(rule.measure()));

@@ -51,25 +51,12 @@ class WebArchitectureTest {
           .orShould()
           .callMethod(PictureReader.class, "open", byte[].class);
 
-  /**
-   * A controller asks use cases, and knows no store. Those named here are still to be taken apart;
-   * the list only grows shorter.
-   */
+  /** A controller asks use cases, and knows no store. */
   @ArchTest
   static final ArchRule CONTROLLERS_KNOW_NO_STORE =
       noClasses()
           .that()
           .haveSimpleNameEndingWith("Controller")
-          .and()
-          .doNotHaveSimpleName("GatherController")
-          .and()
-          .doNotHaveSimpleName("LookController")
-          .and()
-          .doNotHaveSimpleName("MeasureController")
-          .and()
-          .doNotHaveSimpleName("OriginController")
-          .and()
-          .doNotHaveSimpleName("TrayController")
           .should(
               dependOnClassesThatAre(
                   "a store", type -> type.getSimpleName().endsWith("Store") && !type.isRecord()));

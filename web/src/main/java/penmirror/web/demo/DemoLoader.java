@@ -118,7 +118,8 @@ class DemoLoader {
   private List<Order> orders() {
     List<Order> orders = new ArrayList<>();
     long own = begin("own", "");
-    scopes.setScope(own, new ScopeStore.Scope(StudyKind.OWN_HAND, "", Optional.empty()));
+    scopes.setScope(
+        own, new ScopeStore.Scope(StudyKind.OWN_HAND, Optional.empty(), Optional.empty()));
     DemoStudio.ownHand()
         .forEach(
             drawing -> orders.add(new Order(own, drawing, Work.Role.SOURCE, ownDrawing(), true)));

@@ -20,6 +20,7 @@ import org.jooq.Field;
 import org.jooq.JSONB;
 import org.jooq.Record5;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.MessageSource;
@@ -177,7 +178,7 @@ public class PixelReadingStore {
         .set(PIXEL_READING.INPUTS, JSONB.valueOf(ReadingInputsJson.write(inputs)))
         .set(PIXEL_READING.ALGORITHM_VERSION, inputs.algorithmVersion())
         .set(PIXEL_READING.STATE, State.WAITING.word())
-        .set(PIXEL_READING.STEP, "")
+        .setNull(PIXEL_READING.STEP)
         .set(PIXEL_READING.MESSAGE, "")
         .set(PIXEL_READING.CHANGED_AT, OffsetDateTime.now(clock))
         .onConflictDoNothing()
@@ -207,7 +208,7 @@ public class PixelReadingStore {
     database
         .update(PIXEL_READING)
         .set(PIXEL_READING.STATE, State.WAITING.word())
-        .set(PIXEL_READING.STEP, "")
+        .setNull(PIXEL_READING.STEP)
         .where(PIXEL_READING.INPUTS_HASH.eq(hash))
         .execute();
   }
@@ -324,8 +325,8 @@ public class PixelReadingStore {
         .fetchOptional(PICTURE.BYTES);
   }
 
-  private static Optional<Step> step(String name) {
-    return name.isEmpty() ? Optional.empty() : Optional.of(Step.valueOf(name));
+  private static Optional<Step> step(@Nullable String name) {
+    return Optional.ofNullable(name).map(Step::valueOf);
   }
 
   private static ReadingInputs inputs(JSONB json) {

@@ -11,11 +11,13 @@ import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
 import penmirror.core.format.Sha256;
 import penmirror.core.style.Ticked;
+import penmirror.core.words.Wording;
 import penmirror.web.studies.Work;
 
 /** Keeps the library of statements and what was answered to them on each picture. */
@@ -46,7 +48,11 @@ public class TickStore {
         .fetch(
             row ->
                 new Statement(
-                    row.getKey(), row.getPart(), row.getStage(), row.getText(), row.getOwn()));
+                    row.getKey(),
+                    row.getPart(),
+                    row.getStage(),
+                    words(row.getKey(), row.getText()),
+                    row.getOwn()));
   }
 
   /** Answers by the statement's key: yes, no, or unclear. What was not asked yet is absent. */
@@ -80,7 +86,10 @@ public class TickStore {
         .groupBy(STATEMENT.KEY, STATEMENT.TEXT, STATEMENT.PART)
         .having(yes.plus(no).gt(0))
         .orderBy(STATEMENT.PART, STATEMENT.KEY)
-        .fetch(row -> new Ticked(row.value1(), row.value2(), row.value3(), row.value4()));
+        .fetch(
+            row ->
+                new Ticked(
+                    row.value1(), words(row.value1(), row.value2()), row.value3(), row.value4()));
   }
 
   /** What each work of a study answers to one statement. */
@@ -137,5 +146,10 @@ public class TickStore {
         .set(STATEMENT.OWN, true)
         .onConflictDoNothing()
         .execute();
+  }
+
+  /** Those of a statement that ships stand where all words stand. */
+  private static String words(String key, @Nullable String typed) {
+    return typed == null ? Wording.text("statement." + key) : typed;
   }
 }

@@ -102,7 +102,7 @@ class Settings {
         studyId,
         new ScopeStore.Scope(
             form.kind(),
-            Part.ofWord(form.part()).map(Part::word).orElse(""),
+            Part.ofWord(form.part()),
             form.follows().filter(id -> id != studyId).map(id -> studies.require(id).id())));
     Map<MeasureGroup, StudyKind> kinds = new EnumMap<>(MeasureGroup.class);
     for (MeasureGroup group : MeasureGroup.values()) {
@@ -139,7 +139,10 @@ class Settings {
     words.put(text("scope.counted"), text("scope.counted." + scopes.convention(studyId).word()));
     words.put(
         text("scope.part"),
-        scope.part().isEmpty() ? text("scope.part.all") : text("part." + scope.part()));
+        scope
+            .part()
+            .map(part -> text("part." + part.word()))
+            .orElseGet(() -> text("scope.part.all")));
     words.put(
         text("scope.follows"),
         scope.follows().map(id -> studies.require(id).name()).orElse(text("scope.follows.none")));

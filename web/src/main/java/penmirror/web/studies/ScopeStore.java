@@ -34,7 +34,7 @@ public class ScopeStore {
    * @param part the word of the one part it looks at, or empty for all
    * @param follows the study before it on a path
    */
-  public record Scope(StudyKind kind, String part, Optional<Long> follows) {}
+  public record Scope(StudyKind kind, Optional<Part> part, Optional<Long> follows) {}
 
   /** How a trait nobody saw will be drawn. */
   public record WayOut(String trait, String way, String note) {}
@@ -56,7 +56,7 @@ public class ScopeStore {
             row ->
                 new Scope(
                     StudyKind.ofWord(row.value1()),
-                    row.value2(),
+                    Optional.ofNullable(row.value2()).flatMap(Part::ofWord),
                     Optional.ofNullable(row.value3())));
   }
 
@@ -67,7 +67,7 @@ public class ScopeStore {
 
   /** The one part a study looks at; empty for all. */
   public Optional<Part> part(long studyId) {
-    return Part.ofWord(scope(studyId).part());
+    return scope(studyId).part();
   }
 
   public void describe(
@@ -107,7 +107,7 @@ public class ScopeStore {
     database
         .update(STUDY)
         .set(STUDY.KIND, scope.kind().word())
-        .set(STUDY.PART, scope.part())
+        .set(STUDY.PART, scope.part().map(Part::word).orElse(null))
         .set(STUDY.FOLLOWS_STUDY_ID, scope.follows().orElse(null))
         .where(STUDY.ID.eq(studyId))
         .execute();
@@ -256,7 +256,7 @@ public class ScopeStore {
                 new ProcessNote(
                     row.getId(),
                     row.getMinute() == null ? OptionalInt.empty() : OptionalInt.of(row.getMinute()),
-                    row.getStage(),
+                    Optional.ofNullable(row.getStage()).orElse(""),
                     row.getText()));
   }
 
@@ -278,7 +278,7 @@ public class ScopeStore {
         .insertInto(PROCESS_NOTE)
         .set(PROCESS_NOTE.STUDY_ID, studyId)
         .set(PROCESS_NOTE.MINUTE, minute.isPresent() ? minute.getAsInt() : null)
-        .set(PROCESS_NOTE.STAGE, stage)
+        .set(PROCESS_NOTE.STAGE, stage.isEmpty() ? null : stage)
         .set(PROCESS_NOTE.TEXT, text)
         .execute();
   }

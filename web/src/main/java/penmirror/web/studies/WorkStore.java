@@ -26,6 +26,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.Record2;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.Framing;
@@ -405,13 +406,13 @@ public class WorkStore {
         light == null ? OptionalInt.empty() : OptionalInt.of(light));
   }
 
-  private static <E extends Enum<E>> Optional<E> ofWord(Class<E> type, String word) {
-    return word.isEmpty()
+  private static <E extends Enum<E>> Optional<E> ofWord(Class<E> type, @Nullable String word) {
+    return word == null
         ? Optional.empty()
         : Optional.of(Enum.valueOf(type, word.toUpperCase(Locale.ROOT)));
   }
 
-  private static String word(Optional<? extends Enum<?>> value) {
-    return value.map(v -> v.name().toLowerCase(Locale.ROOT)).orElse("");
+  private static @Nullable String word(Optional<? extends Enum<?>> value) {
+    return value.map(v -> v.name().toLowerCase(Locale.ROOT)).orElse(null);
   }
 }
