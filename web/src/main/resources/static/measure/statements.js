@@ -1,4 +1,7 @@
 // Ticking statements by keyboard or pointer: each answer is kept at once.
+
+import { headers, lettersOn, typing } from '../layout/studio.js';
+
 (() => {
   const table = document.getElementById('statements');
   if (!table) return;
@@ -16,7 +19,7 @@
     show(row, next);
     try {
       const reply = await fetch(table.dataset.url + row.dataset.key, {
-        method: 'POST', headers: { 'Content-Type': 'application/x-www-form-urlencoded', ...window.penMirror.headers() }, body: new URLSearchParams({ answer: next }),
+        method: 'POST', headers: { 'Content-Type': 'application/x-www-form-urlencoded', ...headers() }, body: new URLSearchParams({ answer: next }),
       });
       if (!reply.ok) throw new Error(String(reply.status));
       ticked.textContent = ticked.dataset.kept;
@@ -32,12 +35,12 @@
   });
   const ANSWERS = { y: 'yes', n: 'no', t: 'unclear' };
   document.addEventListener('keydown', (event) => {
-    if (window.penMirror.typing(event)) return;
+    if (typing(event)) return;
     const at = rows.indexOf(document.activeElement?.closest('tr[data-key]'));
     const letter = ANSWERS[event.key.toLowerCase()];
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       rows[Math.max(0, Math.min(rows.length - 1, at + (event.key === 'ArrowDown' ? 1 : -1)))].focus();
-    } else if (letter && at >= 0 && window.penMirror.lettersOn()) {
+    } else if (letter && at >= 0 && lettersOn()) {
       answer(rows[at], letter);
       rows[Math.min(rows.length - 1, at + 1)].focus();
     } else {

@@ -1,4 +1,8 @@
 // Fold, lay over, stand beside; flip, greyscale, squint. Only drawing: every figure comes from the server.
+
+import { lettersOn, typing } from '../layout/studio.js';
+import { Evidence, Legend, layers } from '../origin/layers.js';
+
 (() => {
   const mirror = document.getElementById('mirror');
   const file = document.getElementById('file');
@@ -84,7 +88,6 @@
   let evidence = null;
   let marksWere = false;
   async function looked() {
-    const { Evidence } = window.penMirror.layers;
     if (!evidence) {
       evidence = [...document.querySelectorAll('.layer-over')].map((parent) => {
         const data = parent.dataset;
@@ -96,7 +99,6 @@
     return evidence.map((each) => each.one);
   }
   async function showLayer(name) {
-    const { Legend, layers } = window.penMirror.layers;
     const state = node('layer-state');
     const legend = new Legend(node('legend'), node('layer-words'));
     layerChoice.value = name;
@@ -148,9 +150,9 @@
   document.querySelectorAll('.three li').forEach((each) => each.addEventListener('click', () => fixes[Number(each.dataset.first) - 1]?.focus()));
 
   document.addEventListener('keydown', (event) => {
-    if (window.penMirror.typing(event)) return;
+    if (typing(event)) return;
     const at = fixes.indexOf(document.activeElement);
-    const letters = window.penMirror.lettersOn();
+    const letters = lettersOn();
     const key = event.key.toLowerCase();
     if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
       setFold(fold + (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? width / 10 : width / 60));

@@ -35,18 +35,23 @@ abstract class BrowserTest extends DatabaseTest {
   @BeforeAll
   static void openTheBrowser() {
     PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
-    playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+    playwright = startPlaywright();
+    browser = launch(playwright);
+  }
+
+  static Playwright startPlaywright() {
+    return Playwright.create(
+        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+  }
+
+  static Browser launch(Playwright playwright) {
+    return playwright
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(
+                    List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
   }
 
   @AfterAll

@@ -69,6 +69,7 @@ class OriginBrowserTest extends BrowserTest {
       tab.click();
       for (Locator row : page.locator(".reading:visible").all()) {
         row.click();
+        assertThat(row).hasAttribute("aria-pressed", "true");
         String layer = row.getAttribute("data-layer");
         assertThat(page.locator("[data-layer='" + layer + "'].bare:not(.reading)"))
             .hasAttribute("aria-pressed", "true");

@@ -1,1 +1,0 @@
-// Nothing to do: links alone.

@@ -1,1 +1,0 @@
-// Nothing beyond what every page has.
