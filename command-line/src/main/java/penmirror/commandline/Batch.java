@@ -41,8 +41,14 @@ final class Batch {
     T of(Path image) throws UnusableInputException;
   }
 
-  /** What came of one picture: something to hand on, or why there is nothing. */
-  private record Done<T>(T result, String fault) {}
+  /** What came of one picture. */
+  private sealed interface Outcome<T> permits Done, Unusable {}
+
+  /** Something to hand on. */
+  private record Done<T>(T result) implements Outcome<T> {}
+
+  /** Why there is nothing. */
+  private record Unusable<T>(String fault) implements Outcome<T> {}
 
   /**
    * One that cannot be used is told, the others go on.
@@ -60,19 +66,19 @@ final class Batch {
     int done = 0;
     ExecutorService hands = Executors.newFixedThreadPool(jobs);
     try {
-      Deque<Future<Done<T>>> underWay = new ArrayDeque<>();
+      Deque<Future<Outcome<T>>> underWay = new ArrayDeque<>();
       int next = 0;
       while (next < images.size() || !underWay.isEmpty()) {
         while (next < images.size() && underWay.size() < jobs + 1) {
           Path image = images.get(next++);
-          underWay.add(hands.submit(() -> done(image, action)));
+          underWay.add(hands.submit(() -> outcome(image, action)));
         }
-        Done<T> one = underWay.remove().get();
+        Outcome<T> one = underWay.remove().get();
         done++;
-        if (one.fault() == null) {
-          then.accept(one.result());
-        } else {
-          messages.println(one.fault());
+        if (one instanceof Done<T> usable) {
+          then.accept(usable.result());
+        } else if (one instanceof Unusable<T> unusable) {
+          messages.println(unusable.fault());
           exit = CommandLineTools.INPUT_UNUSABLE;
         }
         tellProgress(messages, done, images.size());
@@ -88,21 +94,19 @@ final class Batch {
     return exit;
   }
 
-  private static <T> Done<T> done(Path image, EachImage<T> action) {
+  private static <T> Outcome<T> outcome(Path image, EachImage<T> action) {
     try {
-      return new Done<>(action.of(image), null);
+      return new Done<>(action.of(image));
     } catch (UnusableInputException e) {
-      return new Done<>(null, e.getMessage());
+      return new Unusable<>(String.valueOf(e.getMessage()));
     } catch (OutOfMemoryError e) {
-      return new Done<>(
-          null,
+      return new Unusable<>(
           image
               + ": There is not enough memory for it. Ask for fewer --jobs, or give more with"
               + " PEN_MIRROR_MEMORY.");
     } catch (RuntimeException | StackOverflowError e) {
       // A fault of ours on one picture is no reason to leave the others unread.
-      return new Done<>(
-          null, image + ": It could not be read through a fault of Pen Mirror's: " + e);
+      return new Unusable<>(image + ": It could not be read through a fault of Pen Mirror's: " + e);
     }
   }
 

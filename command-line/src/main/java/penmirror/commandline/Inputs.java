@@ -80,7 +80,7 @@ final class Inputs {
     try {
       return new PictureReader().open(bytes).picture();
     } catch (UnusablePictureException e) {
-      throw new UnusableInputException(image.toString(), e.getMessage());
+      throw new UnusableInputException(image.toString(), String.valueOf(e.getMessage()));
     }
   }
 
@@ -88,7 +88,7 @@ final class Inputs {
     try {
       return StyleFile.parse(text(file)).sheet();
     } catch (FormatException e) {
-      throw new UnusableInputException(file.toString(), e.getMessage());
+      throw new UnusableInputException(file.toString(), String.valueOf(e.getMessage()));
     }
   }
 
@@ -142,7 +142,7 @@ final class Inputs {
     try {
       return Optional.of(MarksFile.parse(text(file)));
     } catch (FormatException e) {
-      throw new UnusableInputException(file.toString(), e.getMessage());
+      throw new UnusableInputException(file.toString(), String.valueOf(e.getMessage()));
     }
   }
 

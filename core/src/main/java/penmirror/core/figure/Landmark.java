@@ -106,7 +106,7 @@ public enum Landmark {
 
   /** The same landmark on the other side; itself on the middle line. */
   public Landmark mirrored() {
-    return MIRRORED.get(this);
+    return MIRRORED.getOrDefault(this, this);
   }
 
   private static final Map<Landmark, Landmark> MIRRORED = new EnumMap<>(Landmark.class);

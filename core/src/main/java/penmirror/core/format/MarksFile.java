@@ -163,7 +163,7 @@ public final class MarksFile {
     try {
       view = View.ofWord(document.path("view").asString("front"));
     } catch (IllegalArgumentException e) {
-      throw new FormatException(e.getMessage());
+      throw new FormatException(String.valueOf(e.getMessage()));
     }
     if (!(document.path("landmarks") instanceof ObjectNode landmarks)) {
       throw new FormatException("Expected an object in \"landmarks\".");
@@ -188,7 +188,7 @@ public final class MarksFile {
     try {
       state = Mark.State.ofWord(node.path("state").asString("placed"));
     } catch (IllegalArgumentException e) {
-      throw new FormatException(e.getMessage());
+      throw new FormatException(String.valueOf(e.getMessage()));
     }
     if (state == Mark.State.HIDDEN) {
       return Mark.hidden();

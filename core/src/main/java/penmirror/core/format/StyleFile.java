@@ -159,7 +159,7 @@ public final class StyleFile {
               rule.isSetByHand() ? Optional.of(Said.Band.of(rule)) : Optional.empty(),
               ids));
     } catch (IllegalArgumentException e) {
-      throw new FormatException(e.getMessage());
+      throw new FormatException(String.valueOf(e.getMessage()));
     }
   }
 
@@ -364,7 +364,7 @@ public final class StyleFile {
     try {
       return View.ofWord(word);
     } catch (IllegalArgumentException e) {
-      throw new FormatException(e.getMessage());
+      throw new FormatException(String.valueOf(e.getMessage()));
     }
   }
 
@@ -384,7 +384,7 @@ public final class StyleFile {
     try {
       return OkLab.from(EncodedSrgb.fromHex(hex));
     } catch (IllegalArgumentException e) {
-      throw new FormatException(e.getMessage());
+      throw new FormatException(String.valueOf(e.getMessage()));
     }
   }
 }

@@ -2,6 +2,7 @@ package penmirror.core.proposal;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -146,7 +147,8 @@ final class CanonFigure {
                 / canonCentre.distanceTo(canon.require(edge));
         Point place = middle.get().plus(rim.get().minus(middle.get()).times(share));
         // They lie within a twentieth about as often as their irises.
-        working.putIfAbsent(pupil, new Proposal.Proposed(place, working.get(centre).confidence()));
+        Proposal.Proposed iris = Objects.requireNonNull(working.get(centre));
+        working.putIfAbsent(pupil, new Proposal.Proposed(place, iris.confidence()));
       }
     }
   }

@@ -2,6 +2,7 @@ package penmirror.core.proposal;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import penmirror.core.figure.Landmark;
 import penmirror.core.geometry.Point;
 
@@ -21,7 +22,7 @@ final class FaceDraft {
    * @throws NullPointerException for a landmark that was not read yet
    */
   Point place(Landmark landmark) {
-    return found.get(landmark).place();
+    return Objects.requireNonNull(found.get(landmark), landmark.key()).place();
   }
 
   Map<Landmark, Face.Found> found() {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import penmirror.core.figure.Landmark;
 import penmirror.core.geometry.Point;
 import penmirror.core.geometry.Similarity;
@@ -135,7 +136,7 @@ final class FaceProposal {
 
   private Proposal.Proposed joined(
       Landmark landmark,
-      Face.Found found,
+      Face.@Nullable Found found,
       Point expected,
       LearnedShape.Place place,
       double likeness) {

@@ -118,7 +118,7 @@ public final class PixelReader {
 
     progress.begins(Step.COLOURS);
     Palette palette = PaletteReader.seen().read(figure.colours(), figure.figure());
-    List<Swatch> swatches = swatches(palette, lines, figure, findings);
+    List<Swatch> swatches = swatches(palette, lines, findings);
     ColourFacts.find(palette, figure, swatches, findings);
 
     progress.begins(Step.SHADES);
@@ -198,7 +198,7 @@ public final class PixelReader {
   }
 
   private static List<Swatch> swatches(
-      Palette palette, Optional<DrawnLines> lines, FigurePixels figure, Findings findings) {
+      Palette palette, Optional<DrawnLines> lines, Findings findings) {
     if (lines.isEmpty() || palette.swatches().isEmpty()) {
       return palette.swatches();
     }

@@ -244,9 +244,8 @@ final class FixFinder {
     return fix.rules().stream()
         .allMatch(
             rule ->
-                after
-                    .get(rule.measure())
-                    .reading()
+                Optional.ofNullable(after.get(rule.measure()))
+                    .flatMap(MeasureResult::reading)
                     .filter(reading -> Math.abs(rule.z(reading.value())) <= 1)
                     .isPresent());
   }

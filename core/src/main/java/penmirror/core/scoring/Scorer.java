@@ -5,10 +5,12 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
@@ -173,7 +175,7 @@ public final class Scorer {
           measure.views().contains(view)
               && (measure.comparison() == Comparison.ACROSS_VIEWS || view == sheet.view());
       if (inScope) {
-        scores.add(ruleScore(rule, results.get(measure)));
+        scores.add(ruleScore(rule, Objects.requireNonNull(results.get(measure))));
       }
     }
     return scores;
@@ -313,7 +315,8 @@ public final class Scorer {
         (int)
             sheet.rules().stream()
                 .filter(Rule::isScored)
-                .flatMap(rule -> results.get(rule.measure()).reading().stream())
+                .flatMap(rule -> Stream.ofNullable(results.get(rule.measure())))
+                .flatMap(result -> result.reading().stream())
                 .filter(reading -> reading.standardError().isEmpty())
                 .count();
     List<StyleSheet> drawnSheets = drawnSheets(results.size());

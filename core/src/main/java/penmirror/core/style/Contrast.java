@@ -85,7 +85,7 @@ public record Contrast(List<Difference> differ, List<Act> shared, List<Act> unsu
   private static double[] scaled(StyleSheet sheet, Rule from) {
     Measure measure = from.measure();
     return sheet.worksRuledOn(measure).stream()
-        .mapToDouble(work -> measure.scale().difference(work.values().get(measure), from.centre()))
+        .mapToDouble(work -> measure.scale().difference(work.value(measure), from.centre()))
         .toArray();
   }
 }

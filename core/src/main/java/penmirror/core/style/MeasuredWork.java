@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.function.Predicate;
 import penmirror.core.colour.Swatch;
@@ -47,6 +48,19 @@ public record MeasuredWork(
     if (!(weight > 0) || Double.isInfinite(weight)) {
       throw new IllegalArgumentException("A work's weight lies above 0, got " + weight);
     }
+  }
+
+  /**
+   * What was read, in the measure's unit.
+   *
+   * @throws NoSuchElementException where nothing was read
+   */
+  public double value(Measure measure) {
+    Double value = values.get(measure);
+    if (value == null) {
+      throw new NoSuchElementException(title + " has no reading of " + measure.key() + ".");
+    }
+    return value;
   }
 
   /** A work that counts once, of which nothing is known to be absent. */

@@ -102,7 +102,7 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
     double[] weights = new double[values.length];
     for (int i = 0; i < values.length; i++) {
       MeasuredWork work = basis.read().get(i);
-      double value = work.values().get(measure);
+      double value = work.value(measure);
       values[i] = basis.grounds() == Grounds.BROUGHT ? brought(measure, work, value) : value;
       weights[i] = work.weight();
     }

@@ -17,9 +17,8 @@ public record Said(Measure measure, Optional<Band> band, List<String> leftOut) {
 
   /**
    * Both ends in the measure's unit. On a scale that runs in a circle it runs upward from {@code
-   * low}, which may be the larger number.
-   *
-   * @throws IllegalArgumentException where an end cannot be, or both are one
+   * low}, which may be the larger number. An end that cannot be is refused, and so are two that are
+   * one.
    */
   public record Band(Measure measure, double low, double high) {
     public Band {

@@ -163,7 +163,7 @@ public record StyleSheet(
   public int kept(Rule rule) {
     return (int)
         worksRuledOn(rule.measure()).stream()
-            .filter(work -> Math.abs(rule.z(work.values().get(rule.measure()))) <= 1)
+            .filter(work -> Math.abs(rule.z(work.value(rule.measure()))) <= 1)
             .count();
   }
 

@@ -167,17 +167,17 @@ public final class SheetDrawing {
       }
     }
     y += 22;
-    for (String row : named("sheet.free", free, x)) {
+    for (String row : named("sheet.free", free)) {
       words(x, y, row, 13.5, GRAPHITE, Anchor.START);
       y += 17;
     }
-    for (String row : named("sheet.beyond", beyond, x)) {
+    for (String row : named("sheet.beyond", beyond)) {
       words(x, y, row, 13.5, GRAPHITE, Anchor.START);
       y += 17;
     }
   }
 
-  private static List<String> named(String key, List<String> names, double x) {
+  private static List<String> named(String key, List<String> names) {
     return names.isEmpty()
         ? List.of()
         : Lettering.lines(Wording.text(key, String.join(", ", names)), 13.5, COLUMN);
@@ -188,7 +188,7 @@ public final class SheetDrawing {
     boolean always =
         rule.strength() == Strength.ALWAYS
             && sheet.worksRuledOn(rule.measure()).stream()
-                .allMatch(work -> Math.abs(rule.z(work.values().get(rule.measure()))) <= 1);
+                .allMatch(work -> Math.abs(rule.z(work.value(rule.measure()))) <= 1);
     items.add(new Item.Field(x, y, always ? 13 : 6.5, 13, BLUE, always ? "always" : "usually"));
     items.add(new Item.Stroke(box(x, y, 13, 13), BLUE, 1.2, List.of()));
   }
@@ -200,7 +200,7 @@ public final class SheetDrawing {
     items.add(new Item.Field(middle - half, y - 8, 2 * half, 16, BAND, rule.measure().key()));
     items.add(new Item.Stroke(box(middle - half, y - 8, 2 * half, 16), BLUE, 0.9, List.of()));
     for (MeasuredWork work : sheet.worksRuledOn(rule.measure())) {
-      double z = rule.z(work.values().get(rule.measure()));
+      double z = rule.z(work.value(rule.measure()));
       double at = Math.max(x, Math.min(x + STRIP, middle + z * half));
       line(at, y - 5, at, y + 5, INK, 1.5);
     }

@@ -96,7 +96,7 @@ final class Face {
 
   void features(Part head) {
     if (habits.blush()) {
-      for (int s = side ? -1 : -1; s <= (side ? -1 : 1); s += 2) {
+      for (int s = -1; s <= (side ? -1 : 1); s += 2) {
         double x = side ? eyeX(-1) - 0.02 : form.faceX(s * eyeAway * 1.25);
         head.spot(
             Role.BLUSH,
@@ -296,23 +296,22 @@ final class Face {
     double x = noseX();
     switch (habits.nose()) {
       case WEDGE -> {
-        Part wedge =
-            draft
-                .part(
-                    "nose",
-                    Role.SKIN,
-                    Curve.knots()
-                        .at(x - size * 0.05, base - length * 0.62)
-                        .at(x + size * 0.35, base - length * 0.5)
-                        .at(x + size * 1.15, base - length * 0.16)
-                        .at(x + size * 1.25, base + size * 0.02)
-                        .at(x + size * 0.8, base + size * 0.22)
-                        .at(x, base + size * 0.16)
-                        .at(x - size * 0.55, base)
-                        .at(x - size * 0.4, base - length * 0.3)
-                        .outline())
-                .contour(0)
-                .reach(0.7);
+        draft
+            .part(
+                "nose",
+                Role.SKIN,
+                Curve.knots()
+                    .at(x - size * 0.05, base - length * 0.62)
+                    .at(x + size * 0.35, base - length * 0.5)
+                    .at(x + size * 1.15, base - length * 0.16)
+                    .at(x + size * 1.25, base + size * 0.02)
+                    .at(x + size * 0.8, base + size * 0.22)
+                    .at(x, base + size * 0.16)
+                    .at(x - size * 0.55, base)
+                    .at(x - size * 0.4, base - length * 0.3)
+                    .outline())
+            .contour(0)
+            .reach(0.7);
         draft.line(
             Curve.knots()
                 .at(x + size * 0.1, base - length * 0.66)

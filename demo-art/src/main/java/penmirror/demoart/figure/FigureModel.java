@@ -9,6 +9,7 @@ import static penmirror.demoart.manner.Parameter.NECK;
 import static penmirror.demoart.manner.Parameter.STATURE;
 
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.View;
@@ -108,8 +109,8 @@ public record FigureModel(
   }
 
   private static Point lowerFoot(Landmarks landmarks) {
-    Point left = landmarks.places().get(Landmark.HEEL_L);
-    Point right = landmarks.places().get(Landmark.HEEL_R);
+    Point left = Objects.requireNonNull(landmarks.places().get(Landmark.HEEL_L));
+    Point right = Objects.requireNonNull(landmarks.places().get(Landmark.HEEL_R));
     return left.y() >= right.y() ? left : right;
   }
 

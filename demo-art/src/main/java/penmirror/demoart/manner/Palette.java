@@ -2,6 +2,7 @@ package penmirror.demoart.manner;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 
@@ -33,7 +34,7 @@ public final class Palette {
   }
 
   public OkLab of(Role role) {
-    return colours.get(role);
+    return Objects.requireNonNull(colours.get(role));
   }
 
   public Palette with(Role role, OkLab colour) {

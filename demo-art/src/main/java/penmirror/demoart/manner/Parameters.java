@@ -2,6 +2,7 @@ package penmirror.demoart.manner;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 
 /** A value for every {@link Parameter}, each inside its range. Immutable. */
 public final class Parameters {
@@ -29,7 +30,7 @@ public final class Parameters {
   }
 
   public double get(Parameter parameter) {
-    return values.get(parameter);
+    return Objects.requireNonNull(values.get(parameter));
   }
 
   /**

@@ -18,6 +18,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import penmirror.core.geometry.Point;
 import penmirror.demoart.ink.Curve;
@@ -67,7 +68,7 @@ final class Inker {
     }
     Curve ring = wavered(part.outline().resampled(STEP));
     int n = ring.points().size();
-    int own = order.get(part);
+    int own = Objects.requireNonNull(order.get(part));
     List<Point> normals = ring.normals();
     LineClass[] classes = new LineClass[n];
     boolean[] seen = new boolean[n];
@@ -239,7 +240,7 @@ final class Inker {
     double radius =
         Math.hypot(outline.right() - outline.left(), outline.bottom() - outline.top()) / 2;
     List<InkLine> strokes = new ArrayList<>();
-    int own = order.get(part);
+    int own = Objects.requireNonNull(order.get(part));
     for (double d = -radius; d < radius; d += pitch) {
       Point start = middle.plus(across.times(d + pitch * 0.16 * random.nextGaussian()));
       List<Point> run = new ArrayList<>();

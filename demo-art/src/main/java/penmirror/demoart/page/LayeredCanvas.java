@@ -6,6 +6,7 @@ import java.awt.Shape;
 import java.awt.image.BufferedImage;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 
 /** A picture per layer; laid over each other they give the finished one. */
 final class LayeredCanvas implements Canvas {
@@ -30,7 +31,7 @@ final class LayeredCanvas implements Canvas {
       if (layer == Layer.SKETCH || layer == Layer.FLATS) {
         continue;
       }
-      Graphics2D eraser = Painter.smooth(images.get(layer));
+      Graphics2D eraser = Painter.smooth(Objects.requireNonNull(images.get(layer)));
       eraser.setComposite(AlphaComposite.DstOut);
       eraser.fill(shape);
       eraser.dispose();
@@ -48,6 +49,6 @@ final class LayeredCanvas implements Canvas {
   }
 
   private FlatCanvas canvas(Layer layer) {
-    return canvases.get(layer);
+    return Objects.requireNonNull(canvases.get(layer));
   }
 }

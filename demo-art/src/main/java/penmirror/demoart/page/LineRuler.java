@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import penmirror.core.geometry.Point;
 
 /** Measures the strokes of a rendering by class, from the shapes they are filled with. */
@@ -78,13 +79,13 @@ final class LineRuler {
   }
 
   private LineTruth truth(LineClass lineClass) {
-    List<Piece> sorted = new ArrayList<>(pieces.get(lineClass));
+    List<Piece> sorted = new ArrayList<>(Objects.requireNonNull(pieces.get(lineClass)));
     sorted.sort(Comparator.comparingDouble(Piece::widthPx));
     double length = sorted.stream().mapToDouble(Piece::lengthPx).sum();
     double mean = sorted.stream().mapToDouble(p -> p.widthPx() * p.lengthPx()).sum() / length;
     return new LineTruth(
         lineClass,
-        strokes.get(lineClass),
+        Objects.requireNonNull(strokes.get(lineClass)),
         length,
         mean,
         quantile(sorted, length, 0.5),

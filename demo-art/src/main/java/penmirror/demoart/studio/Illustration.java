@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import penmirror.core.figure.Landmark;
@@ -89,8 +90,8 @@ public record Illustration(
       }
     } else {
       // A close picture is cut round the head, wherever it is.
-      Point crown = figure.landmarks().get(Landmark.CROWN);
-      Point chin = figure.landmarks().get(Landmark.CHIN);
+      Point crown = Objects.requireNonNull(figure.landmarks().get(Landmark.CROWN));
+      Point chin = Objects.requireNonNull(figure.landmarks().get(Landmark.CHIN));
       double height0 = commission.cut() == Cut.FACE ? 1.72 : 2.5;
       double x = (crown.x() + chin.x()) / 2;
       top = Math.min(crown.y(), chin.y()) - (commission.cut() == Cut.FACE ? 0.44 : 0.5);

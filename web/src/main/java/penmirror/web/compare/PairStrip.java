@@ -46,7 +46,7 @@ record PairStrip(Side one, Side other) {
   /** Each work's distance from the first sheet's middle. */
   private static double[] values(StyleSheet sheet, Rule rule, Rule from) {
     return sheet.worksRuledOn(rule.measure()).stream()
-        .mapToDouble(work -> apart(work.values().get(rule.measure()), from))
+        .mapToDouble(work -> apart(work.value(rule.measure()), from))
         .toArray();
   }
 

@@ -160,7 +160,7 @@ class DemoLoader {
   private void sign(long study, String key) {
     if (signatures.of(study).traits().isEmpty()) {
       List<SignatureStore.Trait> traits =
-          SIGNATURES.get(key).stream()
+          SIGNATURES.getOrDefault(key, List.of()).stream()
               .flatMap(act -> Acts.byKey(act).stream())
               .map(act -> new SignatureStore.Trait(act, ""))
               .toList();

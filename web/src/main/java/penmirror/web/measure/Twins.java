@@ -61,9 +61,9 @@ class Twins {
     prints.forEach(
         (id, print) -> {
           boolean same = own.isNear(print);
-          boolean marked = newest.containsKey(id) && !newest.get(id).isEmpty();
-          if (id != work.id() && marked && (same || own.mirrored().isNear(print))) {
-            int points = newest.get(id).landmarks().size();
+          Marks there = newest.getOrDefault(id, Marks.none(work.view()));
+          if (id != work.id() && !there.isEmpty() && (same || own.mirrored().isNear(print))) {
+            int points = there.landmarks().size();
             twins.add(new Twin(works.require(work.studyId(), id), !same, false, points));
           }
         });

@@ -53,9 +53,7 @@ final class Figures {
             .map(
                 work ->
                     new StripPlot.Entry(
-                        work.values().get(measure),
-                        work.title(),
-                        WorkLink.of(study.id(), work, measure)))
+                        work.value(measure), work.title(), WorkLink.of(study.id(), work, measure)))
             .toList();
     double up = measure.scale().fromScale(measure.scale().toScale(rule.centre()) + rule.spread());
     return new RuleRow(

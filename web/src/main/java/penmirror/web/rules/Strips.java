@@ -31,7 +31,7 @@ record Strips(long studyId, BaseLine base, Map<Measure, Double> realistic, boole
             .map(
                 work ->
                     new ActStrip.Entry(
-                        work.values().get(measure),
+                        work.value(measure),
                         work.title(),
                         worksHangHere
                             ? WorkLink.of(studyId, work, measure)

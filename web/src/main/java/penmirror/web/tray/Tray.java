@@ -137,7 +137,7 @@ public class Tray {
   }
 
   /** A page being delivered: under its unfinished name until it is complete. */
-  public final class Delivery {
+  public static final class Delivery {
     private final Path unfinished;
     private final Path finished;
 

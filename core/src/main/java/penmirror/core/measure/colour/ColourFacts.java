@@ -47,6 +47,7 @@ public final class ColourFacts {
   private final FigurePixels figure;
   private final List<Swatch> swatches;
   private final Findings findings;
+  private final double[][] tileCounts;
 
   private ColourFacts(
       Palette palette, FigurePixels figure, List<Swatch> swatches, Findings findings) {
@@ -54,6 +55,7 @@ public final class ColourFacts {
     this.figure = figure;
     this.swatches = swatches;
     this.findings = findings;
+    this.tileCounts = tileCounts(palette);
   }
 
   /**
@@ -75,25 +77,27 @@ public final class ColourFacts {
   private void ofSwatches() {
     Map<Measure, Double> values = new LinkedHashMap<>();
     tell(swatches, values);
-    List<Measure> measures = List.copyOf(values.keySet());
-    double[][] counts = tileCounts();
+    double[][] counts = tileCounts;
     double[] errors =
         Bootstrap.errors(
             counts.length,
-            measures.size(),
+            values.size(),
             drawn -> {
               Map<Measure, Double> again = new LinkedHashMap<>();
               tell(inTiles(counts, drawn), again);
-              return measures.stream()
+              return values.entrySet().stream()
                   .mapToDouble(
-                      measure ->
-                          again.containsKey(measure)
-                              ? measure.scale().difference(again.get(measure), values.get(measure))
-                              : Double.NaN)
+                      told -> {
+                        Double drawnAgain = again.get(told.getKey());
+                        return drawnAgain == null
+                            ? Double.NaN
+                            : told.getKey().scale().difference(drawnAgain, told.getValue());
+                      })
                   .toArray();
             });
-    for (int k = 0; k < errors.length; k++) {
-      findings.put(measures.get(k), values.get(measures.get(k)), errors[k]);
+    int k = 0;
+    for (Map.Entry<Measure, Double> told : values.entrySet()) {
+      findings.put(told.getKey(), told.getValue(), errors[k++]);
     }
     if (total(coloured(swatches)) < NO_HUE_SHARE) {
       findings.absent(ColourMeasures.OF_HUE, Reason.NO_HUE);
@@ -231,7 +235,7 @@ public final class ColourFacts {
       parts[c] = part.of(palette.colour(c));
       wholes[c] = whole.of(palette.colour(c));
     }
-    double[][] counts = tileCounts();
+    double[][] counts = tileCounts;
     double[] tileParts = new double[counts.length];
     double[] tileWholes = new double[counts.length];
     for (int t = 0; t < counts.length; t++) {
@@ -243,22 +247,17 @@ public final class ColourFacts {
     findings.put(measure, Ratio.of(tileParts, tileWholes), Reason.TOO_LITTLE);
   }
 
-  private double[] @org.jspecify.annotations.Nullable [] tiles;
-
   /** Pixels of each colour in each tile. */
-  private double[][] tileCounts() {
-    if (tiles == null) {
-      double[][] counts = new double[Tiles.COUNT][palette.swatches().size()];
-      int width = palette.width();
-      for (int i = 0; i < palette.labels().length; i++) {
-        int label = palette.labels()[i];
-        if (label != Palette.NONE) {
-          counts[Tiles.at(i % width, i / width, width, palette.height())][label]++;
-        }
+  private static double[][] tileCounts(Palette palette) {
+    double[][] counts = new double[Tiles.COUNT][palette.swatches().size()];
+    int width = palette.width();
+    for (int i = 0; i < palette.labels().length; i++) {
+      int label = palette.labels()[i];
+      if (label != Palette.NONE) {
+        counts[Tiles.at(i % width, i / width, width, palette.height())][label]++;
       }
-      tiles = counts;
     }
-    return tiles;
+    return counts;
   }
 
   /** The hue template that fits best; empty where nothing has a hue. */
