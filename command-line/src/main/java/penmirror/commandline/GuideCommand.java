@@ -2,12 +2,17 @@ package penmirror.commandline;
 
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import penmirror.core.drawing.OpenRasterWriter;
 import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
+import penmirror.core.drawing.SceneImage;
 import penmirror.core.drawing.SvgWriter;
+import penmirror.core.file.PngWriter;
 import penmirror.core.file.Resolution;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
@@ -24,6 +29,7 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true,
     description = "Draw a construction guide for a canvas.")
 final class GuideCommand implements Callable<Integer> {
+  private static final List<String> ENDINGS = List.of("svg", "pdf", "png", "ora");
   private static final Pattern SIZE = Pattern.compile("(\\d{1,6})[x\u00d7](\\d{1,6})");
 
   @Spec private CommandSpec spec;
@@ -42,36 +48,46 @@ final class GuideCommand implements Callable<Integer> {
       names = "--per-inch",
       paramLabel = "PX",
       defaultValue = "300",
-      description = "Pixels of the canvas to an inch of paper, for a PDF. Default: 300.")
+      description = "Pixels of the canvas to an inch of paper, for PDF and PNG. Default: 300.")
   private double perInch = 300;
 
   @Option(
       names = {"-o", "--output"},
       required = true,
-      paramLabel = "GUIDE.svg|.pdf")
+      paramLabel = "GUIDE.svg|.pdf|.png|.ora")
   private Path output;
 
   @Override
   public Integer call() throws UnusableInputException {
     String name = String.valueOf(output.getFileName());
-    if (!name.endsWith(".svg") && !name.endsWith(".pdf")) {
+    String ending = name.substring(name.lastIndexOf('.') + 1);
+    if (!ENDINGS.contains(ending)) {
       throw new ParameterException(
-          spec.commandLine(), "The guide is written as SVG or PDF: end its name in .svg or .pdf.");
+          spec.commandLine(),
+          "The guide is written as SVG, PDF, PNG or OpenRaster: end its name in .svg, .pdf, .png or"
+              + " .ora.");
     }
     Canvas size = canvas();
     StyleSheet sheet = Inputs.style(style);
     Scene scene = GuideDrawing.of(GuidePlan.of(sheet, size));
-    if (name.endsWith(".pdf")) {
-      Inputs.write(output, PdfWriter.write(scene, pixelsPerInch()));
-    } else {
-      Inputs.write(output, SvgWriter.write(scene).getBytes(StandardCharsets.UTF_8));
-    }
+    Inputs.write(
+        output,
+        switch (ending) {
+          case "pdf" -> PdfWriter.write(scene, pixelsPerInch());
+          case "png" -> PngWriter.write(SceneImage.of(scene), Optional.of(resolution()));
+          case "ora" -> OpenRasterWriter.write(scene);
+          default -> SvgWriter.write(scene).getBytes(StandardCharsets.UTF_8);
+        });
     return CommandLineTools.DONE;
   }
 
   private double pixelsPerInch() {
+    return resolution().pixelsPerInch();
+  }
+
+  private Resolution resolution() {
     try {
-      return new Resolution(perInch).pixelsPerInch();
+      return new Resolution(perInch);
     } catch (IllegalArgumentException e) {
       throw new ParameterException(
           spec.commandLine(), "--per-inch is 30 to 10000 px, got " + perInch + ".");

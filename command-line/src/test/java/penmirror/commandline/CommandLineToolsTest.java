@@ -19,6 +19,7 @@ import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.Sha256;
+import penmirror.core.raster.Picture;
 import penmirror.core.reading.PixelReader;
 import penmirror.core.reading.ReadingInputs;
 import penmirror.demoart.studio.Commission;
@@ -120,7 +121,7 @@ class CommandLineToolsTest {
   }
 
   @Test
-  void styleScoreAndGuideGoTogether() throws IOException {
+  void styleScoreAndGuideGoTogether() throws Exception {
     String style = folder.resolve("marrow.style.json").toString();
     List<String> arguments = new ArrayList<>(List.of("style"));
     FRONT.forEach(work -> arguments.add(file(work.fileName())));
@@ -150,6 +151,16 @@ class CommandLineToolsTest {
     assertThat(run("guide", "--style", style, "--canvas", "2400x3200", "-o", guide.toString()))
         .isZero();
     assertThat(Files.readString(guide)).contains("width=\"2400\"").contains("Eye line");
+    for (String ending : List.of("png", "ora")) {
+      Path file = folder.resolve("guide." + ending);
+      assertThat(run("guide", "--style", style, "--canvas", "600x800", "-o", file.toString()))
+          .isZero();
+      Picture drawn = new PictureReader().open(Files.readAllBytes(file)).picture();
+      assertThat(drawn.widthPixels()).isEqualTo(600);
+      assertThat(drawn.hasTransparency()).isTrue();
+    }
+    assertThat(run("guide", "--style", style, "--canvas", "600x800", "-o", "guide.bmp"))
+        .isEqualTo(2);
     Path paper = folder.resolve("guide.pdf");
     assertThat(
             run(

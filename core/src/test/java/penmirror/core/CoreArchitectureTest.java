@@ -68,7 +68,7 @@ class CoreArchitectureTest {
           .whereLayer("telling")
           .mayOnlyBeAccessedByLayers("format")
           .whereLayer("file")
-          .mayNotBeAccessedByAnyLayer()
+          .mayOnlyBeAccessedByLayers("drawing")
           .whereLayer("drawing")
           .mayOnlyBeAccessedByLayers("use", "telling", "format")
           .whereLayer("use")

@@ -39,6 +39,7 @@ import penmirror.core.format.MarksFile;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.raster.Picture;
 import penmirror.core.reading.PixelReader;
 import penmirror.core.scoring.AttemptScorer;
 import penmirror.core.scoring.Score;
@@ -346,6 +347,17 @@ class PagesDatabaseTest extends DatabaseTest {
     try (PDDocument document = Loader.loadPDF(paper)) {
       // Eight inches wide.
       assertThat(document.getPage(0).getMediaBox().getWidth()).isEqualTo(576);
+    }
+    for (String ending : List.of("png", "ora")) {
+      byte[] file =
+          mvc.perform(get("/studies/" + study + "/plan/guide." + ending))
+              .andExpect(status().isOk())
+              .andReturn()
+              .getResponse()
+              .getContentAsByteArray();
+      Picture guide = new PictureReader().open(file).picture();
+      assertThat(guide.widthPixels()).isEqualTo(1200);
+      assertThat(guide.hasTransparency()).as("to be laid over a drawing").isTrue();
     }
     mvc.perform(get("/studies/" + study + "/plan/guide.pdf").param("perInch", "fine"))
         .andExpect(status().isBadRequest())

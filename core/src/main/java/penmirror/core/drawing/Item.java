@@ -18,6 +18,39 @@ public sealed interface Item {
   }
 
   /**
+   * A filled shape.
+   *
+   * @param outlines closed ones; where two lie over each other the inner is a hole when {@code
+   *     evenOdd} holds
+   * @param opacity 0 to 1
+   */
+  record Fill(List<Outline> outlines, String colour, double opacity, boolean evenOdd)
+      implements Item {
+    public Fill {
+      outlines = List.copyOf(outlines);
+      if (!(opacity >= 0 && opacity <= 1)) {
+        throw new IllegalArgumentException("Opacity is 0 to 1, got " + opacity + ".");
+      }
+    }
+  }
+
+  /**
+   * Items of which only what lies inside a shape is seen.
+   *
+   * @param softPixels standard deviation of the blur that their edges have, 0 for hard ones; a PDF
+   *     knows no blur and draws them hard
+   */
+  record Within(List<Outline> outlines, double softPixels, List<Item> items) implements Item {
+    public Within {
+      outlines = List.copyOf(outlines);
+      items = List.copyOf(items);
+      if (!(softPixels >= 0)) {
+        throw new IllegalArgumentException("A blur is not below 0, got " + softPixels + ".");
+      }
+    }
+  }
+
+  /**
    * A filled rectangle.
    *
    * @param of what it stands for, a word

@@ -1,5 +1,7 @@
 package penmirror.core.drawing;
 
+import java.awt.Shape;
+import java.awt.geom.PathIterator;
 import java.util.ArrayList;
 import java.util.List;
 import penmirror.core.geometry.Point;
@@ -38,6 +40,37 @@ public record Outline(Point start, List<Piece> pieces, boolean isClosed) {
     List<Piece> pieces = new ArrayList<>();
     corners.subList(1, corners.size()).forEach(corner -> pieces.add(new Straight(corner)));
     return new Outline(corners.get(0), pieces, true);
+  }
+
+  /**
+   * All outlines of a shape, made of straight pieces.
+   *
+   * @param flatness how far a straight piece may lie off a bend, pixels
+   */
+  public static List<Outline> of(Shape shape, double flatness) {
+    List<Outline> outlines = new ArrayList<>();
+    double[] at = new double[6];
+    Point start = new Point(0, 0);
+    List<Piece> pieces = new ArrayList<>();
+    boolean isClosed = false;
+    for (PathIterator it = shape.getPathIterator(null, flatness); !it.isDone(); it.next()) {
+      switch (it.currentSegment(at)) {
+        case PathIterator.SEG_MOVETO -> {
+          if (!pieces.isEmpty()) {
+            outlines.add(new Outline(start, pieces, isClosed));
+          }
+          start = new Point(at[0], at[1]);
+          pieces = new ArrayList<>();
+          isClosed = false;
+        }
+        case PathIterator.SEG_LINETO -> pieces.add(new Straight(new Point(at[0], at[1])));
+        default -> isClosed = true;
+      }
+    }
+    if (!pieces.isEmpty()) {
+      outlines.add(new Outline(start, pieces, isClosed));
+    }
+    return outlines;
   }
 
   /**

@@ -4,6 +4,7 @@ import java.awt.Color;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -13,11 +14,14 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
 import penmirror.core.drawing.Item.Anchor;
 import penmirror.core.drawing.Item.Field;
+import penmirror.core.drawing.Item.Fill;
 import penmirror.core.drawing.Item.Shown;
 import penmirror.core.drawing.Item.Stroke;
+import penmirror.core.drawing.Item.Within;
 import penmirror.core.drawing.Item.Words;
 import penmirror.core.geometry.Point;
 
@@ -79,29 +83,42 @@ public final class PdfWriter {
 
   private void layers(Scene scene) throws IOException {
     for (Scene.Layer layer : scene.layers()) {
-      for (Item item : layer.items()) {
-        if (item instanceof Stroke stroke) {
-          stroke(stroke);
-        } else if (item instanceof Field field) {
-          out.setNonStrokingColor(Color.decode(field.colour()));
-          out.addRect(
-              x(field.left()),
-              y(field.top() + field.height()),
-              length(field.width()),
-              length(field.height()));
-          out.fill();
-        } else if (item instanceof Words words) {
-          words(words);
-        } else if (item instanceof Shown shown) {
-          PDImageXObject image =
-              PDImageXObject.createFromByteArray(document, shown.file(), "beside");
-          out.drawImage(
-              image,
-              x(shown.left()),
-              y(shown.top() + shown.height()),
-              length(shown.width()),
-              length(shown.height()));
+      items(layer.items());
+    }
+  }
+
+  private void items(List<Item> items) throws IOException {
+    for (Item item : items) {
+      if (item instanceof Stroke stroke) {
+        stroke(stroke);
+      } else if (item instanceof Fill fill) {
+        fill(fill);
+      } else if (item instanceof Within within) {
+        out.saveGraphicsState();
+        for (Outline outline : within.outlines()) {
+          outline(outline);
         }
+        out.clip();
+        items(within.items());
+        out.restoreGraphicsState();
+      } else if (item instanceof Field field) {
+        out.setNonStrokingColor(Color.decode(field.colour()));
+        out.addRect(
+            x(field.left()),
+            y(field.top() + field.height()),
+            length(field.width()),
+            length(field.height()));
+        out.fill();
+      } else if (item instanceof Words words) {
+        words(words);
+      } else if (item instanceof Shown shown) {
+        PDImageXObject image = PDImageXObject.createFromByteArray(document, shown.file(), "beside");
+        out.drawImage(
+            image,
+            x(shown.left()),
+            y(shown.top() + shown.height()),
+            length(shown.width()),
+            length(shown.height()));
       }
     }
   }
@@ -114,7 +131,28 @@ public final class PdfWriter {
       dash[i] = length(stroke.dashPixels().get(i));
     }
     out.setLineDashPattern(dash, 0);
-    Outline outline = stroke.outline();
+    outline(stroke.outline());
+    out.stroke();
+  }
+
+  private void fill(Fill fill) throws IOException {
+    PDExtendedGraphicsState seen = new PDExtendedGraphicsState();
+    seen.setNonStrokingAlphaConstant((float) fill.opacity());
+    out.saveGraphicsState();
+    out.setGraphicsStateParameters(seen);
+    out.setNonStrokingColor(Color.decode(fill.colour()));
+    for (Outline outline : fill.outlines()) {
+      outline(outline);
+    }
+    if (fill.evenOdd()) {
+      out.fillEvenOdd();
+    } else {
+      out.fill();
+    }
+    out.restoreGraphicsState();
+  }
+
+  private void outline(Outline outline) throws IOException {
     out.moveTo(x(outline.start().x()), y(outline.start().y()));
     for (Outline.Piece piece : outline.pieces()) {
       Point to = piece.to();
@@ -133,11 +171,10 @@ public final class PdfWriter {
     if (outline.isClosed()) {
       out.closePath();
     }
-    out.stroke();
   }
 
   private void words(Words words) throws IOException {
-    String text = writable(words.text());
+    String text = Lettering.writable(words.text());
     if (text.isEmpty()) {
       return;
     }
@@ -157,22 +194,6 @@ public final class PdfWriter {
       out.showText(text);
       out.endText();
     }
-  }
-
-  private String writable(String text) {
-    StringBuilder held = new StringBuilder();
-    text.codePoints()
-        .forEach(
-            c -> {
-              String one = Character.toString(c);
-              try {
-                font.encode(one);
-                held.append(one);
-              } catch (IOException | IllegalArgumentException e) {
-                held.append(Character.isWhitespace(c) ? " " : "");
-              }
-            });
-    return held.toString();
   }
 
   private float x(double pixels) {

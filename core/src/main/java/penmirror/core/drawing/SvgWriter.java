@@ -2,6 +2,7 @@ package penmirror.core.drawing;
 
 import java.io.StringWriter;
 import java.util.Base64;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import javax.xml.stream.XMLOutputFactory;
@@ -9,8 +10,10 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import penmirror.core.drawing.Item.Anchor;
 import penmirror.core.drawing.Item.Field;
+import penmirror.core.drawing.Item.Fill;
 import penmirror.core.drawing.Item.Shown;
 import penmirror.core.drawing.Item.Stroke;
+import penmirror.core.drawing.Item.Within;
 import penmirror.core.drawing.Item.Words;
 import penmirror.core.geometry.Point;
 
@@ -22,6 +25,9 @@ public final class SvgWriter {
   private static final Base64.Encoder BASE64 = Base64.getEncoder();
 
   private final XMLStreamWriter out;
+
+  /** Shapes that items lie within, so far. */
+  private int shapes;
 
   private SvgWriter(XMLStreamWriter out) {
     this.out = out;
@@ -69,6 +75,10 @@ public final class SvgWriter {
   private void item(Item item) throws XMLStreamException {
     if (item instanceof Stroke stroke) {
       stroke(stroke);
+    } else if (item instanceof Fill fill) {
+      fill(fill);
+    } else if (item instanceof Within within) {
+      within(within);
     } else if (item instanceof Field field) {
       field(field);
     } else if (item instanceof Words words) {
@@ -90,6 +100,48 @@ public final class SvgWriter {
           "stroke-dasharray",
           stroke.dashPixels().stream().map(SvgWriter::number).collect(Collectors.joining(" ")));
     }
+  }
+
+  private void fill(Fill fill) throws XMLStreamException {
+    out.writeEmptyElement("path");
+    attributes("d", paths(fill.outlines()), "fill", fill.colour());
+    if (fill.opacity() < 1) {
+      attributes("fill-opacity", String.format(Locale.ROOT, "%.3f", fill.opacity()));
+    }
+    if (fill.evenOdd()) {
+      attributes("fill-rule", "evenodd");
+    }
+  }
+
+  private void within(Within within) throws XMLStreamException {
+    int number = ++shapes;
+    out.writeStartElement("clipPath");
+    attributes("id", "shape-" + number);
+    out.writeEmptyElement("path");
+    attributes("d", paths(within.outlines()));
+    out.writeEndElement();
+    if (within.softPixels() > 0) {
+      out.writeStartElement("filter");
+      attributes("id", "soft-" + number, "color-interpolation-filters", "sRGB");
+      out.writeEmptyElement("feGaussianBlur");
+      attributes("stdDeviation", number(within.softPixels()));
+      out.writeEndElement();
+    }
+    out.writeStartElement("g");
+    attributes("clip-path", "url(#shape-" + number + ")");
+    out.writeStartElement("g");
+    if (within.softPixels() > 0) {
+      attributes("filter", "url(#soft-" + number + ")");
+    }
+    for (Item item : within.items()) {
+      item(item);
+    }
+    out.writeEndElement();
+    out.writeEndElement();
+  }
+
+  private static String paths(List<Outline> outlines) {
+    return outlines.stream().map(SvgWriter::path).collect(Collectors.joining());
   }
 
   private static String path(Outline outline) {

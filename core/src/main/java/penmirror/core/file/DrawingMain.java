@@ -41,7 +41,17 @@ public final class DrawingMain {
     } catch (StackOverflowError e) {
       return DrawingWire.Answer.of(DrawingProcess.tooCostly("is nested too deeply"));
     } catch (RuntimeException | LinkageError e) {
-      return DrawingWire.Answer.of(ApartFile.undrawable());
+      return DrawingWire.Answer.of(
+          isOutOfEdges(e)
+              ? DrawingProcess.tooCostly("holds more edges than can be held to draw")
+              : ApartFile.undrawable());
     }
+  }
+
+  /** On a quick machine lists of edges are full before the time for drawing is over. */
+  private static boolean isOutOfEdges(Throwable e) {
+    return e instanceof ArrayIndexOutOfBoundsException
+        && e.getStackTrace().length > 0
+        && e.getStackTrace()[0].getClassName().startsWith("sun.java2d.marlin.");
   }
 }

@@ -6,6 +6,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import penmirror.core.drawing.SvgWriter;
 import penmirror.core.geometry.Point;
 import penmirror.demoart.manner.Parameter;
 import penmirror.demoart.manner.Role;
@@ -104,12 +105,12 @@ public record Rendering(Drawing drawing, int widthPx, int heightPx, AffineTransf
 
   /** The finished picture as vectors. */
   public String svg() {
-    return SvgWriter.write(this);
+    return SvgWriter.write(VectorPage.of(this));
   }
 
   /** The picture in layers: sketch (hidden), flats, shade, effects, line. */
   public byte[] openRaster() {
-    return OpenRasterWriter.write(this);
+    return Layers.write(this);
   }
 
   Painter painter() {

@@ -11,9 +11,12 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.drawing.OpenRasterWriter;
 import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
+import penmirror.core.drawing.SceneImage;
 import penmirror.core.drawing.SvgWriter;
+import penmirror.core.file.PngWriter;
 import penmirror.core.file.Resolution;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
@@ -83,6 +86,20 @@ class PlanController {
     return answer.body(SvgWriter.write(planning.guide(study)));
   }
 
+  /** With transparency, to be laid over a drawing. */
+  @GetMapping("/studies/{studyId}/plan/guide.png")
+  ResponseEntity<byte[]> guideAsPicture(Study study) {
+    byte[] png = PngWriter.write(SceneImage.of(planning.guide(study)), Optional.empty());
+    return file(study, "png", MediaType.IMAGE_PNG).body(png);
+  }
+
+  /** As layers of the canvas's size, for painting programs. */
+  @GetMapping("/studies/{studyId}/plan/guide.ora")
+  ResponseEntity<byte[]> guideInLayers(Study study) {
+    return file(study, "ora", MediaType.parseMediaType("image/openraster"))
+        .body(OpenRasterWriter.write(planning.guide(study)));
+  }
+
   /** To be printed at full size and laid under the paper. */
   @GetMapping("/studies/{studyId}/plan/guide.pdf")
   ResponseEntity<byte[]> guideOnPaper(
@@ -94,12 +111,16 @@ class PlanController {
       throw new RefusedException("plan.per-inch.wrong", Texts.cut(perInch, 40));
     }
     Scene scene = planning.guide(study);
+    return file(study, "pdf", MediaType.APPLICATION_PDF)
+        .body(PdfWriter.write(scene, pixelsPerInch));
+  }
+
+  private static ResponseEntity.BodyBuilder file(Study study, String ending, MediaType type) {
     return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
+        .contentType(type)
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"guide-" + study.id() + ".pdf\"")
-        .body(PdfWriter.write(scene, pixelsPerInch));
+            "attachment; filename=\"guide-" + study.id() + "." + ending + "\"");
   }
 
   private void fill(Model model, Study study, Optional<String> fault) {
