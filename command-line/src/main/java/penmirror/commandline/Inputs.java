@@ -72,6 +72,12 @@ final class Inputs {
                 .readings()));
   }
 
+  /** What a marks file answers of the picture: whether a statement holds, by its key. */
+  static Map<String, Boolean> answers(Path image, @Nullable Path marks)
+      throws UnusableInputException {
+    return marks(image, marks).map(MarksFile::clearAnswers).orElse(Map.of());
+  }
+
   static Picture picture(Path image) throws UnusableInputException {
     return picture(image, bytes(image));
   }

@@ -82,12 +82,21 @@ final class ScoreCommand implements Callable<Integer> {
     }
     return batch.forEach(
         images,
-        image -> told(image, Inputs.evidence(image, marks, propose), scorers),
+        image ->
+            told(
+                image,
+                Inputs.evidence(image, marks, propose),
+                Inputs.answers(image, marks),
+                scorers),
         lines -> lines.forEach(spec.commandLine().getOut()::println));
   }
 
   /** A line per sheet. */
-  private List<String> told(Path image, Evidence evidence, Map<Path, AttemptScorer> scorers) {
+  private List<String> told(
+      Path image,
+      Evidence evidence,
+      Map<String, Boolean> answers,
+      Map<Path, AttemptScorer> scorers) {
     boolean several = scorers.size() > 1;
     List<String> lines = new ArrayList<>();
     scorers.forEach(
@@ -95,7 +104,8 @@ final class ScoreCommand implements Callable<Integer> {
           String sheet = several ? style.toString() : "";
           Portrayal said = Portrayal.ANY.inMood(Optional.ofNullable(mood));
           Score score =
-              scorer.score(evidence, scorer.asked(evidence, said, Optional.ofNullable(stage)));
+              scorer.score(
+                  evidence, scorer.asked(evidence, said, Optional.ofNullable(stage)), answers);
           lines.add(
               json
                   ? ScoreJson.write(image.toString(), sheet, score)

@@ -149,6 +149,13 @@ import { Evidence, Legend, layers } from '../origin/layers.js';
   });
   document.querySelectorAll('.three li').forEach((each) => each.addEventListener('click', () => fixes[Number(each.dataset.first) - 1]?.focus()));
 
+  /** Answers the statement in focus, or else the first that nobody answered. */
+  const answer = (says) => {
+    const rows = [...document.querySelectorAll('.tick')];
+    const open = rows.find((row) => row.contains(document.activeElement)) ?? rows.find((row) => !row.querySelector('[aria-pressed=true]'));
+    open?.querySelector(`[data-says=${says}]`).click();
+  };
+
   document.addEventListener('keydown', (event) => {
     if (typing(event)) return;
     const at = fixes.indexOf(document.activeElement);
@@ -178,6 +185,8 @@ import { Evidence, Legend, layers } from '../origin/layers.js';
       node('mood').focus();
     } else if (key === 't') {
       node('stage').focus();
+    } else if (key === 'y' || key === 'n') {
+      answer(key === 'y' ? 'yes' : 'no');
     } else {
       return;
     }

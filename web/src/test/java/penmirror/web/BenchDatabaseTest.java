@@ -26,8 +26,8 @@ import penmirror.core.geometry.Point;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.RepeatStore;
+import penmirror.web.evidence.TickStore;
 import penmirror.web.gather.Intake;
-import penmirror.web.measure.TickStore;
 import penmirror.web.studies.Work;
 
 /** What the bench asks of the server besides saving. */

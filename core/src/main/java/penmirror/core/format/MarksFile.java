@@ -69,6 +69,19 @@ public final class MarksFile {
     return statements;
   }
 
+  /** The same as far as it is clear: whether a statement holds, by its key. */
+  public Map<String, Boolean> clearAnswers() {
+    Map<String, Boolean> answers = new LinkedHashMap<>();
+    statements()
+        .forEach(
+            (key, answer) -> {
+              if (answer.equals("yes") || answer.equals("no")) {
+                answers.put(key, answer.equals("yes"));
+              }
+            });
+    return answers;
+  }
+
   /** The picture it was made on; empty when the file does not say how large that was. */
   public Optional<MarkedImage> image() {
     JsonNode image = document.path("image");

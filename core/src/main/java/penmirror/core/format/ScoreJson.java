@@ -67,6 +67,16 @@ public final class ScoreJson {
     score.acts().forEach(act -> write(acts.addObject(), act, score.shares().get(act.act())));
     ArrayNode measures = node.putArray("measures");
     score.rules().forEach(rule -> write(measures.addObject(), rule));
+    ArrayNode statements = node.putArray("statements");
+    for (Score.Stated stated : score.statements()) {
+      statements
+          .addObject()
+          .put("key", stated.tick().ticked().key())
+          .put("works", stated.tick().ticked().holds().word())
+          .put("redraw", stated.tick().yes())
+          .put("points", stated.share().points())
+          .put("of", stated.share().of());
+    }
     ArrayNode fixes = node.putArray("fixes");
     score.fixes().forEach(fix -> write(fixes.addObject(), fix));
     return Json.line(node);

@@ -19,6 +19,7 @@ import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.reading.MeasureCatalogue;
+import penmirror.core.style.DrawingStage;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.PaletteColour;
 import penmirror.core.style.Portrayal;
@@ -26,6 +27,7 @@ import penmirror.core.style.Rule;
 import penmirror.core.style.Said;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 import penmirror.core.words.Wording;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -92,7 +94,47 @@ public final class StyleFile {
     }
     ArrayNode acts = document.putArray("makeOrBreak");
     sheet.makeOrBreak().forEach(act -> acts.add(act.key()));
+    if (!sheet.statements().isEmpty()) {
+      ArrayNode statements = document.putArray("statements");
+      for (Ticked ticked : sheet.statements()) {
+        statements
+            .addObject()
+            .put("key", ticked.key())
+            .put("text", ticked.text())
+            .put("stage", ticked.stage().word())
+            .put("yes", ticked.yes())
+            .put("no", ticked.no());
+      }
+    }
     return new StyleFile(document, sheet);
+  }
+
+  private static List<Ticked> statements(JsonNode document) throws FormatException {
+    List<Ticked> statements = new ArrayList<>();
+    for (JsonNode node : document.path("statements")) {
+      String key = node.path("key").asString("");
+      String stage = node.path("stage").asString("");
+      try {
+        statements.add(
+            new Ticked(
+                key,
+                node.path("text").asString(""),
+                DrawingStage.ofWord(stage)
+                    .orElseThrow(
+                        () ->
+                            new IllegalArgumentException(
+                                "The statement "
+                                    + key
+                                    + " has no stage called \""
+                                    + stage
+                                    + "\".")),
+                works(node, "yes", "the statement " + key),
+                works(node, "no", "the statement " + key)));
+      } catch (IllegalArgumentException e) {
+        throw new FormatException(String.valueOf(e.getMessage()));
+      }
+    }
+    return statements;
   }
 
   /** Acts this version does not know are left out. */
@@ -142,7 +184,8 @@ public final class StyleFile {
             markingErrors(document),
             makeOrBreak(document),
             portrayal(document.path("scope")),
-            said));
+            said,
+            statements(document)));
   }
 
   /** Empty where the works alone made the rule. */

@@ -90,7 +90,14 @@ public final class AttemptScorer {
   }
 
   public Score score(Evidence attempt, Asked asked) {
-    return scorer(asked).score(attempt);
+    return score(attempt, asked, Map.of());
+  }
+
+  /**
+   * @param answers whether a statement holds of the attempt, by the statement's key
+   */
+  public Score score(Evidence attempt, Asked asked, Map<String, Boolean> answers) {
+    return scorer(asked).score(attempt, answers);
   }
 
   private Scorer scorer(Asked asked) {
@@ -100,7 +107,12 @@ public final class AttemptScorer {
           StyleSheet shown =
               key.stage() == AttemptStage.FINISHED
                   ? sheet
-                  : sheet.without(measure -> !key.stage().canShow(measure));
+                  : sheet
+                      .without(measure -> !key.stage().canShow(measure))
+                      .stating(
+                          sheet.statements().stream()
+                              .filter(ticked -> key.stage().canShow(ticked.stage()))
+                              .toList());
           return new Scorer(shown.wantedFor(key.shows()));
         });
   }

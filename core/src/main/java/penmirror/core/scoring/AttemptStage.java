@@ -11,6 +11,7 @@ import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.style.DrawingStage;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 
@@ -46,6 +47,18 @@ public enum AttemptStage {
   /** The word used in addresses. */
   public String word() {
     return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Whether a drawing of this stage shows what is remembered at a stage of drawing. */
+  public boolean canShow(DrawingStage stage) {
+    AttemptStage first =
+        switch (stage) {
+          case SKETCH -> ROUGH;
+          case LINE -> LINE;
+          case FLATS -> FLATS;
+          case SHADE, EFFECTS -> FINISHED;
+        };
+    return compareTo(first) >= 0;
   }
 
   /** Whether a drawing of this stage has it, if it is to have it at all. */

@@ -17,19 +17,23 @@ import penmirror.core.style.StyleSheet;
  * The score by the rules: acts instead of readings, so that what a hand does in one go counts once.
  *
  * <p>C = 100 · Σ w·credit / Σ w over the acts that could be measured. Where acts are named that
- * make or break the style, they share one half of it, and all others the other half.
+ * make or break the style, they share one half of it, and all others the other half. A statement
+ * that was answered is an act of its own.
  */
 final class ByActs {
   private final List<ActScore> acts;
+  private final List<TickScore> ticks;
 
-  private ByActs(List<ActScore> acts) {
+  private ByActs(List<ActScore> acts, List<TickScore> ticks) {
     this.acts = acts;
+    this.ticks = ticks;
   }
 
   /**
    * @param rules all rules in scope, each held against the redraw
+   * @param ticks the statements of the sheet that were answered of it; each counts as an act
    */
-  static ByActs of(StyleSheet sheet, List<RuleScore> rules) {
+  static ByActs of(StyleSheet sheet, List<RuleScore> rules, List<TickScore> ticks) {
     Map<Measure, RuleScore> byMeasure = new HashMap<>();
     for (RuleScore score : rules) {
       byMeasure.put(score.rule().measure(), score);
@@ -47,7 +51,7 @@ final class ByActs {
         acts.add(ActScore.of(act, ofAct, sheet.makeOrBreak().contains(act)));
       }
     }
-    return new ByActs(acts);
+    return new ByActs(acts, ticks);
   }
 
   List<ActScore> acts() {
@@ -95,7 +99,20 @@ final class ByActs {
   Map<ActGroup, Score.Share> groups() {
     Map<ActGroup, Score.Share> groups = new EnumMap<>(ActGroup.class);
     shares().forEach((act, share) -> groups.merge(act.group(), share, Score.Share::plus));
+    for (TickScore tick : ticks) {
+      groups.merge(ActGroup.TICKS, share(tick), Score.Share::plus);
+    }
     return groups;
+  }
+
+  /** What one statement holds of the hundred, and what it reached of it. */
+  Score.Share share(TickScore tick) {
+    double of = (mean(true).isPresent() ? 50 : 100) * tick.weight() / weights(false);
+    return new Score.Share(of * tick.credit(), of);
+  }
+
+  List<Score.Stated> statements() {
+    return ticks.stream().map(tick -> new Score.Stated(tick, share(tick))).toList();
   }
 
   private Optional<Double> mean(boolean few) {
@@ -106,14 +123,19 @@ final class ByActs {
         sum += act.weight() * act.credit().get();
       }
     }
+    if (!few) {
+      sum += ticks.stream().mapToDouble(tick -> tick.weight() * tick.credit()).sum();
+    }
     // Rounding may carry a sum of full credits over its weights.
     return weights > 0 ? Optional.of(100 * Math.min(1, sum / weights)) : Optional.empty();
   }
 
   private double weights(boolean few) {
-    return acts.stream()
-        .filter(act -> act.makesOrBreaks() == few && act.credit().isPresent())
-        .mapToDouble(ActScore::weight)
-        .sum();
+    double ofTicks = few ? 0 : ticks.stream().mapToDouble(TickScore::weight).sum();
+    return ofTicks
+        + acts.stream()
+            .filter(act -> act.makesOrBreaks() == few && act.credit().isPresent())
+            .mapToDouble(ActScore::weight)
+            .sum();
   }
 }

@@ -42,13 +42,20 @@ final class FixFinder {
   private final Evidence redraw;
   private final Map<Measure, MeasureResult> results;
   private final List<ActScore> acts;
+  private final List<TickScore> ticks;
   private final double points;
   private final double headPixels;
 
-  FixFinder(Scorer scorer, Evidence redraw, Map<Measure, MeasureResult> results, ByActs byActs) {
+  FixFinder(
+      Scorer scorer,
+      Evidence redraw,
+      Map<Measure, MeasureResult> results,
+      ByActs byActs,
+      List<TickScore> ticks) {
     this.scorer = scorer;
     this.redraw = redraw;
     this.results = results;
+    this.ticks = ticks;
     acts = byActs.acts();
     points = byActs.points().orElse(0.0);
     headPixels = redraw.marks().headFrame().map(HeadFrame::headPixels).orElse(0.0);
@@ -251,7 +258,7 @@ final class FixFinder {
   }
 
   private Optional<Double> pointsOf(Marks marks, List<Change> changes) {
-    return scorer.byRules(marks.view(), corrected(marks, changes));
+    return scorer.byRules(marks.view(), corrected(marks, changes), ticks);
   }
 
   /** All readings as they are after a correction. */

@@ -28,6 +28,7 @@ import penmirror.core.act.ActGroup;
  * @param acts every act in scope, in the order of the sheet
  * @param shares what each measured act reached of what it holds of the hundred by the rules
  * @param rules every rule in scope with its reading, in the catalogue's order
+ * @param statements those of the sheet that were answered of the redraw, in its order
  * @param fixes what to change, best gain first
  * @param mended points by the rules once the first three fixes are done, and once all are
  */
@@ -45,6 +46,7 @@ public record Score(
     List<ActScore> acts,
     Map<Act, Share> shares,
     List<RuleScore> rules,
+    List<Stated> statements,
     List<Fix> fixes,
     Optional<Mended> mended) {
 
@@ -54,6 +56,9 @@ public record Score(
       return new Share(points + other.points, of + other.of);
     }
   }
+
+  /** A statement that was answered, with what it reached of what it holds. */
+  public record Stated(TickScore tick, Share share) {}
 
   /**
    * Points by the rules, found by doing the fixes together and scoring again.
@@ -92,6 +97,7 @@ public record Score(
     acts = List.copyOf(acts);
     shares = new LinkedHashMap<>(shares);
     rules = List.copyOf(rules);
+    statements = List.copyOf(statements);
     fixes = List.copyOf(fixes);
   }
 

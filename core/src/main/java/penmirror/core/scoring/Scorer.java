@@ -30,6 +30,7 @@ import penmirror.core.style.HouseColours;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 
 /**
  * Holds a redraw against a sheet.
@@ -76,21 +77,32 @@ public final class Scorer {
 
   /** The whole score, with interval, own range and fixes. */
   public Score score(Evidence redraw) {
+    return score(redraw, Map.of());
+  }
+
+  /**
+   * The same with what was answered of the redraw.
+   *
+   * @param answers whether a statement holds of it, by the statement's key; what was not asked or
+   *     is unclear is absent and takes no part
+   */
+  public Score score(Evidence redraw, Map<String, Boolean> answers) {
+    List<TickScore> ticks = ticks(answers);
     Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw);
     View view = redraw.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
-    ByActs byActs = ByActs.of(sheet, rules);
+    ByActs byActs = ByActs.of(sheet, rules, ticks);
     List<Swatch> flats = redraw.pixels().map(PixelReadings::flats).orElse(List.of());
     Optional<Double> house = houseColours(sheet, flats);
     List<Nearness> nearest = nearest(sheet, results);
     Optional<Double> byRules = byActs.points();
     Optional<Double> glance = glance(nearest, house);
     Optional<Double> overall = overall(byRules, nearest, house);
-    FixFinder finder = new FixFinder(this, redraw, results, byActs);
+    FixFinder finder = new FixFinder(this, redraw, results, byActs, ticks);
     List<Fix> fixes = overall.isPresent() ? finder.fixes() : List.of();
     return new Score(
         overall,
-        overall.map(points -> interval(view, results, house, points)),
+        overall.map(points -> interval(view, results, house, ticks, points)),
         byActs.coverage(),
         own().overall(),
         byRules,
@@ -102,6 +114,7 @@ public final class Scorer {
         byActs.acts(),
         byActs.shares(),
         rules,
+        byActs.statements(),
         fixes,
         fixes.isEmpty() ? Optional.empty() : Optional.of(finder.mended(fixes)));
   }
@@ -115,19 +128,31 @@ public final class Scorer {
     View view = evidence.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
     List<Swatch> flats = evidence.pixels().map(PixelReadings::flats).orElse(List.of());
-    ByActs byActs = ByActs.of(sheet, rules);
+    ByActs byActs = ByActs.of(sheet, rules, List.of());
     return overall(byActs.points(), nearest(sheet, results), houseColours(sheet, flats))
         .map(points -> points * byActs.coverage());
   }
 
   /** Points by the rules, for readings that were changed by hand; empty when nothing counts. */
-  Optional<Double> byRules(View view, Map<Measure, MeasureResult> results) {
-    return byRules(sheet, view, results);
+  Optional<Double> byRules(View view, Map<Measure, MeasureResult> results, List<TickScore> ticks) {
+    return byRules(sheet, view, results, ticks);
   }
 
   private static Optional<Double> byRules(
-      StyleSheet sheet, View view, Map<Measure, MeasureResult> results) {
-    return ByActs.of(sheet, ruleScores(sheet, view, results)).points();
+      StyleSheet sheet, View view, Map<Measure, MeasureResult> results, List<TickScore> ticks) {
+    return ByActs.of(sheet, ruleScores(sheet, view, results), ticks).points();
+  }
+
+  /** The answers to what the works hold to. */
+  private List<TickScore> ticks(Map<String, Boolean> answers) {
+    List<TickScore> ticks = new ArrayList<>();
+    for (Ticked ticked : sheet.statements()) {
+      Boolean yes = answers.get(ticked.key());
+      if (yes != null && TickScore.isRule(ticked)) {
+        ticks.add(new TickScore(ticked, yes));
+      }
+    }
+    return ticks;
   }
 
   private static List<Nearness> nearest(StyleSheet sheet, Map<Measure, MeasureResult> results) {
@@ -226,7 +251,7 @@ public final class Scorer {
       List<MeasuredWork> others = sheet.works().stream().filter(other -> other != work).toList();
       StyleSheet without = inItsMood(sheet.rulesOver(others), work);
       ownPoints(without, work).ifPresent(overall::add);
-      byRules(without, work.view(), results(work)).ifPresent(byRules::add);
+      byRules(without, work.view(), results(work), List.of()).ifPresent(byRules::add);
     }
     return new Own(range(overall), range(byRules));
   }
@@ -252,7 +277,7 @@ public final class Scorer {
   public static Optional<Double> ownPoints(StyleSheet sheet, MeasuredWork work) {
     Map<Measure, MeasureResult> results = results(work);
     return overall(
-        byRules(sheet, work.view(), results),
+        byRules(sheet, work.view(), results, List.of()),
         nearest(sheet, results),
         houseColours(sheet, work.flats()));
   }
@@ -261,7 +286,7 @@ public final class Scorer {
   public static Both bothOf(StyleSheet sheet, MeasuredWork work) {
     Map<Measure, MeasureResult> results = results(work);
     return new Both(
-        byRules(sheet, work.view(), results),
+        byRules(sheet, work.view(), results, List.of()),
         glance(nearest(sheet, results), houseColours(sheet, work.flats())));
   }
 
@@ -272,7 +297,7 @@ public final class Scorer {
   public static Optional<Double> middleByRules(StyleSheet sheet, List<MeasuredWork> drawings) {
     double[] points =
         drawings.stream()
-            .flatMap(work -> byRules(sheet, work.view(), results(work)).stream())
+            .flatMap(work -> byRules(sheet, work.view(), results(work), List.of()).stream())
             .mapToDouble(p -> p)
             .toArray();
     return points.length == 0 ? Optional.empty() : Optional.of(Sample.of(points).median());
@@ -309,7 +334,11 @@ public final class Scorer {
 
   /** Works drawn anew with replacement, readings shaken by their own error. Seeded. */
   private Interval interval(
-      View view, Map<Measure, MeasureResult> results, Optional<Double> house, double points) {
+      View view,
+      Map<Measure, MeasureResult> results,
+      Optional<Double> house,
+      List<TickScore> ticks,
+      double points) {
     Random random = new Random(SEED);
     int unshaken =
         (int)
@@ -333,7 +362,7 @@ public final class Scorer {
       }
       // House colours stay: they hang on the works as a whole, and a work drawn twice would know
       // itself.
-      overall(byRules(drawn, view, shaken), nearest(drawn, shaken), house)
+      overall(byRules(drawn, view, shaken, ticks), nearest(drawn, shaken), house)
           .ifPresent(drawnPoints::add);
     }
     if (drawnPoints.isEmpty()) {

@@ -24,6 +24,7 @@ import penmirror.core.measure.Measure;
  *     where nobody has said so
  * @param wanted what kind of picture the rules are for
  * @param said what the user says over single rules
+ * @param statements what no ruler gives, with how the works hold to it
  */
 public record StyleSheet(
     String name,
@@ -34,7 +35,8 @@ public record StyleSheet(
     Map<Measure, Double> markingErrors,
     List<Act> makeOrBreak,
     Portrayal wanted,
-    List<Said> said) {
+    List<Said> said,
+    List<Ticked> statements) {
 
   /** Colours of two works nearer than this in OKLab are one colour of the style. */
   private static final double SAME_COLOUR = 0.04;
@@ -48,6 +50,7 @@ public record StyleSheet(
     markingErrors = Map.copyOf(markingErrors);
     makeOrBreak = List.copyOf(makeOrBreak);
     said = List.copyOf(said);
+    statements = List.copyOf(statements);
   }
 
   /** The sheet over any number of works, none included: then it has no rules. */
@@ -67,6 +70,7 @@ public record StyleSheet(
         markingErrors,
         List.of(),
         Portrayal.ANY,
+        List.of(),
         List.of());
   }
 
@@ -83,12 +87,20 @@ public record StyleSheet(
         markingErrors,
         makeOrBreak,
         wanted,
-        said);
+        said,
+        statements);
   }
 
   /** This sheet with the acts that make or break it. */
   public StyleSheet makingOrBreaking(List<Act> acts) {
-    return new StyleSheet(name, view, works, rules, palette, markingErrors, acts, wanted, said);
+    return new StyleSheet(
+        name, view, works, rules, palette, markingErrors, acts, wanted, said, statements);
+  }
+
+  /** This sheet with what was ticked on its works. */
+  public StyleSheet stating(List<Ticked> ticked) {
+    return new StyleSheet(
+        name, view, works, rules, palette, markingErrors, makeOrBreak, wanted, said, ticked);
   }
 
   /** The same works' rules for a kind of picture; this sheet where they are for it already. */
@@ -113,7 +125,8 @@ public record StyleSheet(
         markingErrors,
         makeOrBreak,
         wanted,
-        said);
+        said,
+        statements);
   }
 
   private StyleSheet ruled(Portrayal newWanted, List<Said> newSaid) {
@@ -126,7 +139,8 @@ public record StyleSheet(
         markingErrors,
         makeOrBreak,
         newWanted,
-        newSaid);
+        newSaid,
+        statements);
   }
 
   private RuleMaker maker(Portrayal newWanted, List<Said> newSaid) {

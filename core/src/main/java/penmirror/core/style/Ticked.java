@@ -9,10 +9,11 @@ import org.apache.commons.statistics.interval.BinomialConfidenceInterval;
  *
  * @param key as the statement is kept
  * @param text the statement in the words in which it was asked
+ * @param stage at which a hand must remember it
  * @param yes works on which it holds
  * @param no works on which it does not; unclear answers count for neither
  */
-public record Ticked(String key, String text, int yes, int no) {
+public record Ticked(String key, String text, DrawingStage stage, int yes, int no) {
   /** From so many answers on, all alike, a statement is taken to hold always or never. */
   private static final int ENOUGH = 3;
 

@@ -17,7 +17,8 @@ class TickedTest {
     "5, 5, FREE", "1, 9, SELDOM", "0, 9, NEVER", "0, 3, NEVER", "0, 1, FREE"
   })
   void theShareOfYesMakesTheRule(int yes, int no, Holds holds) {
-    assertThat(new Ticked("nails", "Nails are drawn", yes, no).holds()).isEqualTo(holds);
+    assertThat(new Ticked("nails", "Nails are drawn", DrawingStage.LINE, yes, no).holds())
+        .isEqualTo(holds);
   }
 
   /**
@@ -31,7 +32,7 @@ class TickedTest {
     double p = yes / n;
     double middle = p + z * z / (2 * n);
     double half = z * Math.sqrt(p * (1 - p) / n + z * z / (4 * n * n));
-    Ticked ticked = new Ticked("nails", "Nails are drawn", yes, no);
+    Ticked ticked = new Ticked("nails", "Nails are drawn", DrawingStage.LINE, yes, no);
     assertThat(ticked.low()).isCloseTo((middle - half) / (1 + z * z / n), offset(1e-9));
     assertThat(ticked.high()).isCloseTo((middle + half) / (1 + z * z / n), offset(1e-9));
     assertThat(ticked.share()).isBetween(ticked.low() - 1e-9, ticked.high() + 1e-9);
@@ -39,7 +40,7 @@ class TickedTest {
 
   @Test
   void whatNobodyAnsweredIsNoStatement() {
-    assertThatThrownBy(() -> new Ticked("nails", "Nails are drawn", 0, 0))
+    assertThatThrownBy(() -> new Ticked("nails", "Nails are drawn", DrawingStage.LINE, 0, 0))
         .hasMessageContaining("nails");
   }
 }

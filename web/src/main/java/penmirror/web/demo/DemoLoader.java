@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -27,6 +28,7 @@ import penmirror.core.figure.Framing;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.demoart.figure.Subject;
+import penmirror.demoart.manner.Habits;
 import penmirror.demoart.scan.ScanFile;
 import penmirror.demoart.scan.Settings;
 import penmirror.demoart.studio.Commission;
@@ -36,6 +38,7 @@ import penmirror.demoart.studio.DrawnWork;
 import penmirror.demoart.studio.Hands;
 import penmirror.demoart.studio.Illustration;
 import penmirror.web.evidence.Keeping;
+import penmirror.web.evidence.TickStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.sheets.SignatureStore;
 import penmirror.web.studies.ScopeStore;
@@ -71,6 +74,7 @@ class DemoLoader {
   private final Keeping keeping;
   private final ScopeStore scopes;
   private final SignatureStore signatures;
+  private final TickStore ticks;
   private final Tray tray;
   private final StandInScanner scanner;
   private final MessageSource messages;
@@ -82,6 +86,7 @@ class DemoLoader {
       Keeping keeping,
       ScopeStore scopes,
       SignatureStore signatures,
+      TickStore ticks,
       Tray tray,
       StandInScanner scanner,
       MessageSource messages) {
@@ -91,6 +96,7 @@ class DemoLoader {
     this.keeping = keeping;
     this.scopes = scopes;
     this.signatures = signatures;
+    this.ticks = ticks;
     this.tray = tray;
     this.scanner = scanner;
     this.messages = messages;
@@ -226,6 +232,10 @@ class DemoLoader {
           && order.commission().subject().prop() != Subject.Prop.NONE) {
         works.sayParts(taken.workId(), Map.of(Part.PROP.word(), true));
       }
+      if (order.role() == Work.Role.SOURCE) {
+        ticked(order.commission())
+            .forEach((key, holds) -> ticks.answer(taken.workId(), key, holds ? "yes" : "no"));
+      }
       if (order.marked()) {
         Work work = works.require(order.studyId(), taken.workId());
         keeping.marks(work, 0, drawn.truth(), "");
@@ -233,6 +243,22 @@ class DemoLoader {
     } else if (outcome instanceof Intake.Refused) {
       throw new IllegalStateException("Demo picture " + drawn.fileName() + ": " + outcome);
     }
+  }
+
+  /** What somebody who looks at the picture would tick of it: a few statements, as it is drawn. */
+  private static Map<String, Boolean> ticked(Commission commission) {
+    Habits habits = commission.manner().habits();
+    Map<String, Boolean> ticked = new LinkedHashMap<>();
+    ticked.put("face-blush-cheeks", habits.blush());
+    if (commission.view() != View.SIDE) {
+      ticked.put(
+          "nose-bridge", habits.nose() == Habits.Nose.WEDGE || habits.nose() == Habits.Nose.BLADE);
+    }
+    if (commission.cut() == Cut.FULL) {
+      ticked.put("hands-nails", false);
+    }
+    ticked.put("background-plain", true);
+    return ticked;
   }
 
   /** Two attempts wait as scans, so that the tray has something to show. */

@@ -14,6 +14,7 @@ import penmirror.core.format.MarksFile;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.Keeping;
 import penmirror.web.evidence.MarkingStore;
+import penmirror.web.evidence.TickStore;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;

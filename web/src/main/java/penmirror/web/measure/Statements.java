@@ -1,11 +1,14 @@
 package penmirror.web.measure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
+import penmirror.core.style.DrawingStage;
+import penmirror.web.evidence.TickStore;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
 import penmirror.web.studies.Study;
@@ -15,7 +18,8 @@ import penmirror.web.studies.WorkStore;
 /** What is said of a picture by statements, and the user's own among them. */
 @Component
 public class Statements {
-  static final List<String> STAGES = List.of("sketch", "line", "flats", "shade", "effects");
+  static final List<String> STAGES =
+      Arrays.stream(DrawingStage.values()).map(DrawingStage::word).toList();
 
   private static final List<String> ANSWERS = List.of("yes", "no", "unclear");
   private static final int LONGEST_TEXT = 200;

@@ -9,6 +9,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -21,6 +22,7 @@ import penmirror.core.telling.ActWords;
 import penmirror.web.evidence.Layer;
 import penmirror.web.gather.Intake;
 import penmirror.web.layout.Choice;
+import penmirror.web.measure.Statements;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sheets.Loaded;
@@ -35,14 +37,21 @@ class MirrorController {
   private final Redraws redraws;
   private final SheetMaker sheets;
   private final Comparing comparing;
+  private final Statements statements;
   private final Rail rail;
   private final MessageSource messages;
 
   MirrorController(
-      Redraws redraws, SheetMaker sheets, Comparing comparing, Rail rail, MessageSource messages) {
+      Redraws redraws,
+      SheetMaker sheets,
+      Comparing comparing,
+      Statements statements,
+      Rail rail,
+      MessageSource messages) {
     this.redraws = redraws;
     this.sheets = sheets;
     this.comparing = comparing;
+    this.statements = statements;
     this.rail = rail;
     this.messages = messages;
   }
@@ -74,7 +83,12 @@ class MirrorController {
     model.addAttribute(
         "verdict",
         Verdict.of(
-            score, traitWords(loaded, score), traced, comparing.beside(study, sheet), messages));
+            score,
+            sheet.statements(),
+            traitWords(loaded, score),
+            traced,
+            comparing.beside(study, sheet),
+            messages));
     model.addAttribute("asked", loaded.asked(redraw));
     model.addAttribute("moods", Mood.values());
     model.addAttribute("stages", AttemptStage.values());
@@ -106,6 +120,13 @@ class MirrorController {
       @RequestParam(defaultValue = "") String stage) {
     redraws.say(redraw, Choice.maybe(Mood.class, mood), Choice.maybe(AttemptStage.class, stage));
     return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
+  }
+
+  /** Whether a statement holds of a redraw; an empty answer takes it back. */
+  @PostMapping("/studies/{studyId}/mirror/{workId}/statements/{key}")
+  String answer(Study study, Work redraw, @PathVariable String key, @RequestParam String answer) {
+    statements.answer(redraw, key, answer);
+    return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id() + "#ticks";
   }
 
   @PostMapping("/studies/{studyId}/redraws")

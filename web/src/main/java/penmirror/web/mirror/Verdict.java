@@ -1,8 +1,10 @@
 package penmirror.web.mirror;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.context.MessageSource;
@@ -14,6 +16,8 @@ import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
+import penmirror.core.scoring.TickScore;
+import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
 import penmirror.core.telling.DeskUnit;
 import penmirror.core.telling.FixWords;
@@ -34,6 +38,7 @@ import penmirror.web.layout.ReadingStrip;
  * @param smaller how many more there are, worth less
  * @param near acts inside their bands
  * @param unread acts that could not be measured
+ * @param ticks statements that the works hold to, those that are not answered yet among them
  */
 record Verdict(
     String headline,
@@ -54,6 +59,7 @@ record Verdict(
     List<String> near,
     List<String> unread,
     List<ActRow> acts,
+    List<TickRow> ticks,
     List<String> traced) {
 
   private static final int FIRST = 3;
@@ -81,6 +87,16 @@ record Verdict(
   /** One line of the sum: what was reached of what it holds. */
   record SumRow(String name, String points, String of) {}
 
+  /**
+   * A statement, to be answered by one key.
+   *
+   * @param holds how the works hold to it, a word
+   * @param answer yes, no, or empty
+   * @param points what breaking it costs; empty where it is kept or not answered
+   */
+  record TickRow(
+      String key, String text, String holds, String answer, boolean isBroken, String points) {}
+
   record ActRow(
       String key, String name, String points, String of, boolean misses, List<RuleRow> rules) {}
 
@@ -104,12 +120,14 @@ record Verdict(
 
   static Verdict of(
       Score score,
+      List<Ticked> statements,
       List<String> traitWords,
       List<MeasureGroup> traced,
       Beside beside,
       MessageSource messages) {
     return new Maker(
             score,
+            statements,
             traitWords,
             traced,
             beside,
@@ -123,7 +141,12 @@ record Verdict(
   }
 
   private record Maker(
-      Score score, List<String> traitWords, List<MeasureGroup> traced, Beside beside, Texts texts) {
+      Score score,
+      List<Ticked> statements,
+      List<String> traitWords,
+      List<MeasureGroup> traced,
+      Beside beside,
+      Texts texts) {
 
     Verdict verdict() {
       List<FixRow> fixes = fixes();
@@ -147,6 +170,7 @@ record Verdict(
           names(act -> act.credit().isPresent() && !act.misses()),
           names(act -> act.credit().isEmpty()),
           score.acts().stream().map(this::act).toList(),
+          ticks(),
           traced.stream().map(group -> texts.of("group." + group.word())).toList());
     }
 
@@ -248,6 +272,27 @@ record Verdict(
           .orElse(rule.rule().centre());
     }
 
+    private List<TickRow> ticks() {
+      Map<String, Score.Stated> answered = new HashMap<>();
+      score.statements().forEach(stated -> answered.put(stated.tick().ticked().key(), stated));
+      List<TickRow> rows = new ArrayList<>();
+      for (Ticked ticked : statements) {
+        if (TickScore.isRule(ticked)) {
+          Optional<Score.Stated> stated = Optional.ofNullable(answered.get(ticked.key()));
+          boolean isBroken = stated.filter(s -> !s.tick().isKept()).isPresent();
+          rows.add(
+              new TickRow(
+                  ticked.key(),
+                  ticked.text(),
+                  ticked.holds().word(),
+                  stated.map(s -> s.tick().yes() ? "yes" : "no").orElse(""),
+                  isBroken,
+                  isBroken ? "+" + Wording.number(stated.get().share().of(), 1) : ""));
+        }
+      }
+      return rows;
+    }
+
     /** What makes or breaks it and all else; without a signature, group by group. */
     private List<SumRow> sums() {
       List<SumRow> rows = new ArrayList<>();
@@ -255,6 +300,8 @@ record Verdict(
       if (halved) {
         rows.add(sum(texts.of("mirror.sum.few"), true));
         rows.add(sum(texts.of("mirror.sum.rest", rest()), false));
+        Optional.ofNullable(score.groups().get(ActGroup.TICKS))
+            .ifPresent(share -> rows.add(row(texts.of("act.group.ticks"), share)));
       } else {
         for (ActGroup group : ActGroup.values()) {
           Score.Share share = score.groups().get(group);

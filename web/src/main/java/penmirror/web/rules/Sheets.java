@@ -1,13 +1,17 @@
 package penmirror.web.rules;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.drawing.Scene;
 import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 import penmirror.core.telling.SheetDrawing;
 import penmirror.web.sheets.BaseLines;
 import penmirror.web.sheets.Loaded;
@@ -20,12 +24,10 @@ import penmirror.web.studies.Work;
 class Sheets {
   private final SheetMaker sheets;
   private final BaseLines baseLines;
-  private final Ticks ticks;
 
-  Sheets(SheetMaker sheets, BaseLines baseLines, Ticks ticks) {
+  Sheets(SheetMaker sheets, BaseLines baseLines) {
     this.sheets = sheets;
     this.baseLines = baseLines;
-    this.ticks = ticks;
   }
 
   StyleSheet sheet(Study study) {
@@ -56,8 +58,15 @@ class Sheets {
             strips(study, loaded),
             loaded.signature(),
             loaded.sayings(),
-            ticks.of(study),
+            firmFirst(loaded.sheet().statements()),
             pictures(loaded)));
+  }
+
+  /** What is always and never so comes before what is as often as not. */
+  private static List<Ticked> firmFirst(List<Ticked> statements) {
+    return statements.stream()
+        .sorted(Comparator.comparing((Ticked ticked) -> ticked.holds() == Ticked.Holds.FREE))
+        .toList();
   }
 
   ActPage act(Study study, Act act, Portrayal wanted) {
@@ -72,8 +81,7 @@ class Sheets {
   Scene onPaper(Study study) {
     Loaded loaded = sheets.load(study);
     Map<Act, String> words = new LinkedHashMap<>();
-    penmirror.core.act.Acts.all()
-        .forEach(act -> loaded.sayings().words(act).ifPresent(own -> words.put(act, own)));
+    Acts.all().forEach(act -> loaded.sayings().words(act).ifPresent(own -> words.put(act, own)));
     loaded.signature().traits().stream()
         .filter(trait -> !trait.words().isEmpty())
         .forEach(trait -> words.put(trait.act(), trait.words()));

@@ -22,6 +22,7 @@ import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.MoodReader;
 import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
@@ -39,6 +40,8 @@ public final class Loaded {
   private final SignatureStore.Kept signature;
   private final Sayings sayings;
   private final Optional<StyleSheet> fromFile;
+  private final List<Ticked> ticked;
+  private final Map<Long, Map<String, Boolean>> answers;
   private final Map<String, Object> made = new ConcurrentHashMap<>();
 
   Loaded(
@@ -50,7 +53,9 @@ public final class Loaded {
       Predicate<Measure> outsideTheScore,
       SignatureStore.Kept signature,
       Sayings sayings,
-      Optional<StyleSheet> fromFile) {
+      Optional<StyleSheet> fromFile,
+      List<Ticked> ticked,
+      Map<Long, Map<String, Boolean>> answers) {
     this.study = study;
     this.works = List.copyOf(works);
     this.evidence = Map.copyOf(evidence);
@@ -60,6 +65,8 @@ public final class Loaded {
     this.signature = signature;
     this.sayings = sayings;
     this.fromFile = fromFile;
+    this.ticked = List.copyOf(ticked);
+    this.answers = Map.copyOf(answers);
   }
 
   /** In the order they were numbered. */
@@ -149,7 +156,14 @@ public final class Loaded {
 
   /** A redraw held against what is asked of it. */
   public Score score(Work redraw) {
-    return once("score " + redraw.id(), () -> attempts().score(evidence(redraw), asked(redraw)));
+    return once(
+        "score " + redraw.id(),
+        () -> attempts().score(evidence(redraw), asked(redraw), answers(redraw)));
+  }
+
+  /** What was clearly answered of a redraw: whether a statement holds, by its key. */
+  public Map<String, Boolean> answers(Work redraw) {
+    return answers.getOrDefault(redraw.id(), Map.of());
   }
 
   private AttemptScorer attempts() {
@@ -200,7 +214,8 @@ public final class Loaded {
             measured,
             error.isEnough() ? error.scaled() : Map.of())
         .saying(sayings.said())
-        .makingOrBreaking(signature.acts());
+        .makingOrBreaking(signature.acts())
+        .stating(ticked);
   }
 
   private MeasuredWork measured(Work work) {

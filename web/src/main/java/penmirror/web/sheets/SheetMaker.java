@@ -13,6 +13,7 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.TickStore;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.WallStore;
@@ -33,6 +34,7 @@ public class SheetMaker {
   private final SignatureStore signatures;
   private final SayingStore sayings;
   private final SheetFileStore files;
+  private final TickStore ticks;
 
   private final Cache<Long, Kept> kept =
       Caffeine.newBuilder()
@@ -48,7 +50,8 @@ public class SheetMaker {
       ChangeStore changes,
       SignatureStore signatures,
       SayingStore sayings,
-      SheetFileStore files) {
+      SheetFileStore files,
+      TickStore ticks) {
     this.works = works;
     this.evidence = evidence;
     this.places = places;
@@ -57,6 +60,7 @@ public class SheetMaker {
     this.signatures = signatures;
     this.sayings = sayings;
     this.files = files;
+    this.ticks = ticks;
   }
 
   private record Kept(ChangeStore.Change change, Loaded loaded, int works) {}
@@ -80,7 +84,9 @@ public class SheetMaker {
             outsideTheScore(study.id()),
             signatures.of(study.id()),
             Sayings.of(sayings.of(study.id())),
-            files.of(study.id()).map(StyleFile::sheet));
+            files.of(study.id()).map(StyleFile::sheet),
+            ticks.ofStudy(study.id()),
+            ticks.clearAnswers(study.id(), Work.Role.REDRAW));
     kept.put(study.id(), new Kept(change, loaded, all.size()));
     return loaded;
   }

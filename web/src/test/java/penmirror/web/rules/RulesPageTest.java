@@ -19,6 +19,7 @@ import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.style.BaseLine;
+import penmirror.core.style.DrawingStage;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
@@ -58,7 +59,7 @@ class RulesPageTest {
             Strips.of(7, BaseLine.realistic(), true),
             kept,
             sayings,
-            List.of(new Ticked("nails", "Nails are drawn", 0, 9)),
+            List.of(new Ticked("nails", "Nails are drawn", DrawingStage.LINE, 0, 9)),
             Map.of(1L, "/pictures/a/480")));
   }
 

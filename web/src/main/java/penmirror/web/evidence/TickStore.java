@@ -1,9 +1,10 @@
-package penmirror.web.measure;
+package penmirror.web.evidence;
 
 import static penmirror.web.storage.generated.Tables.STATEMENT;
 import static penmirror.web.storage.generated.Tables.TICK;
 import static penmirror.web.storage.generated.Tables.WORK;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +17,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
 import penmirror.core.format.Sha256;
+import penmirror.core.style.DrawingStage;
 import penmirror.core.style.Ticked;
 import penmirror.core.words.Wording;
 import penmirror.web.studies.Work;
@@ -34,7 +36,7 @@ public class TickStore {
     private static final int KEY_DIGITS = 20;
 
     /** One the user adds; the same words on the same part are the same statement, in any script. */
-    static Statement ofTheUsers(Part part, String stage, String text) {
+    public static Statement ofTheUsers(Part part, String stage, String text) {
       String hash = Sha256.of(part.word() + "/" + text.toLowerCase(Locale.ROOT));
       return new Statement("own-" + hash.substring(0, KEY_DIGITS), part.word(), stage, text, true);
     }
@@ -73,7 +75,7 @@ public class TickStore {
     Field<Integer> yes = DSL.count().filterWhere(TICK.ANSWER.eq("yes"));
     Field<Integer> no = DSL.count().filterWhere(TICK.ANSWER.eq("no"));
     return database
-        .select(STATEMENT.KEY, STATEMENT.TEXT, yes, no)
+        .select(STATEMENT.KEY, STATEMENT.TEXT, STATEMENT.STAGE, yes, no)
         .from(TICK)
         .join(STATEMENT)
         .on(STATEMENT.KEY.eq(TICK.STATEMENT_KEY))
@@ -83,13 +85,37 @@ public class TickStore {
             WORK.STUDY_ID.eq(studyId),
             WORK.ROLE.eq(Work.Role.SOURCE.word()),
             WORK.LEFT_OUT.isFalse())
-        .groupBy(STATEMENT.KEY, STATEMENT.TEXT, STATEMENT.PART)
+        .groupBy(STATEMENT.KEY, STATEMENT.TEXT, STATEMENT.STAGE, STATEMENT.PART)
         .having(yes.plus(no).gt(0))
         .orderBy(STATEMENT.PART, STATEMENT.KEY)
         .fetch(
             row ->
                 new Ticked(
-                    row.value1(), words(row.value1(), row.value2()), row.value3(), row.value4()));
+                    row.value1(),
+                    words(row.value1(), row.value2()),
+                    DrawingStage.ofWord(row.value3()).orElseThrow(),
+                    row.value4(),
+                    row.value5()));
+  }
+
+  /**
+   * What is clearly answered of each work of a study in a role: whether a statement holds, by its
+   * key.
+   */
+  public Map<Long, Map<String, Boolean>> clearAnswers(long studyId, Work.Role role) {
+    Map<Long, Map<String, Boolean>> answers = new HashMap<>();
+    database
+        .select(TICK.WORK_ID, TICK.STATEMENT_KEY, TICK.ANSWER)
+        .from(TICK)
+        .join(WORK)
+        .on(WORK.ID.eq(TICK.WORK_ID))
+        .where(WORK.STUDY_ID.eq(studyId), WORK.ROLE.eq(role.word()), TICK.ANSWER.in("yes", "no"))
+        .forEach(
+            row ->
+                answers
+                    .computeIfAbsent(row.value1(), work -> new HashMap<>())
+                    .put(row.value2(), row.value3().equals("yes")));
+    return answers;
   }
 
   /** What each work of a study answers to one statement. */
@@ -136,7 +162,7 @@ public class TickStore {
     return database.fetchExists(STATEMENT, STATEMENT.KEY.eq(key));
   }
 
-  void add(Statement statement) {
+  public void add(Statement statement) {
     database
         .insertInto(STATEMENT)
         .set(STATEMENT.KEY, statement.key())
