@@ -3,6 +3,7 @@ package penmirror.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
+import static org.awaitility.Awaitility.await;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
@@ -346,7 +347,12 @@ class BenchAidsBrowserTest extends BrowserTest {
       touch.locator("#art").scrollIntoViewIfNeeded();
       double[] at = onScreen(new Point(600, 900));
       touch.touchscreen().tap(at[0], at[1]);
-      assertThat(marks().require(Landmark.SOLE).distanceTo(new Point(600, 900))).isLessThan(4);
+      // A tap is told to the page later than the test goes on.
+      await()
+          .untilAsserted(
+              () ->
+                  assertThat(marks().require(Landmark.SOLE).distanceTo(new Point(600, 900)))
+                      .isLessThan(4));
       for (String target : List.of("#propose", "[data-tool='undo']", "[data-switch='snap']")) {
         assertThat(touch.locator(target).boundingBox().height)
             .as(target)

@@ -15,6 +15,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -287,5 +289,44 @@ class RulesDatabaseTest extends DatabaseTest {
     assertThat(works.require(study, id).tags().mood()).contains(Mood.KEEN);
     mvc.perform(post(mirror + "/asked").param("mood", "SMUG").with(csrf()))
         .andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void aStatementIsAnsweredOnTheMirrorAndCounts() throws Exception {
+    for (Work work : taken) {
+      mvc.perform(
+          post(base + "/traits/hands-nails/works/" + work.id()).param("answer", "no").with(csrf()));
+    }
+    long id =
+        ((Intake.Taken)
+                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
+            .workId();
+    markings.save(id, 0, redraw(1).truth());
+    awaitReadings();
+    String mirror = base + "/mirror/" + id;
+    double before = byRules(mirror);
+
+    mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "yes").with(csrf()))
+        .andExpect(redirectedUrl(mirror + "#ticks"));
+
+    assertThat(byRules(mirror)).isLessThan(before);
+    assertThat(text(mirror)).contains("in none of their works").contains("class=\"tick off\"");
+    mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "no").with(csrf()));
+    assertThat(byRules(mirror)).isGreaterThan(before);
+    mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "").with(csrf()));
+    assertThat(byRules(mirror)).isEqualTo(before);
+    mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "perhaps").with(csrf()))
+        .andExpect(status().isBadRequest());
+  }
+
+  /** The parts of the sum that the page shows, added up. */
+  private double byRules(String mirror) throws Exception {
+    Matcher parts = Pattern.compile("<td class=\"num\">\\s*<b>([0-9.]+)</b>").matcher(text(mirror));
+    double sum = 0;
+    while (parts.find()) {
+      sum += parts.group(1).contains(".") ? Double.parseDouble(parts.group(1)) : 0;
+    }
+    assertThat(sum).isPositive();
+    return sum;
   }
 }
