@@ -147,15 +147,13 @@ export const layers = {
     p.ribbons(step);
     if (legend) {
       legend.clear();
-      const { head } = first;
       RAMP.forEach((colour, i) => make('rect', { x: 30 * i, y: 14, width: 30, height: 12, fill: colour }, legend.svg));
       [0, 0.5, 1].forEach((share, i) => {
         const px = low + share * (high - low);
         const anchor = ['start', 'middle', 'end'][i];
         legend.text(210 * share, 10, `${px.toFixed(1)} px`, anchor);
-        if (head) legend.text(210 * share, 39, `${(1000 * px / head).toFixed(1)} ‰`, anchor);
       });
-      legend.tall(head ? 44 : 30);
+      legend.tall(30);
     }
   },
   outline(p, first, legend) {

@@ -27,6 +27,8 @@ import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.proportion.FreePair;
+import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.MarkingStore;
@@ -97,7 +99,7 @@ class RulesDatabaseTest extends DatabaseTest {
   }
 
   private static org.assertj.core.data.Offset<Double> offset() {
-    return org.assertj.core.data.Offset.offset(1e-9);
+    return offset();
   }
 
   @Test
@@ -328,5 +330,50 @@ class RulesDatabaseTest extends DatabaseTest {
     }
     assertThat(sum).isPositive();
     return sum;
+  }
+
+  @Test
+  void aRatioOfOnesOwnIsRuledScoredAndTakenAway() throws Exception {
+    String key = "pair.shoulder_l-shoulder_r.crown-chin";
+    FreePair pair = FreePair.ofKey(key).orElseThrow();
+
+    own("shoulder_l", "shoulder_r", "crown", "chin")
+        .andExpect(redirectedUrl(base + "/rules?open=" + key));
+
+    Rule rule = sheet().rule(pair.measure()).orElseThrow();
+    Rule ofTheCatalogue = sheet().rule(ProportionMeasures.SHOULDERS).orElseThrow();
+    assertThat(rule.centre()).isCloseTo(ofTheCatalogue.centre(), offset());
+    assertThat(rule.readingCount()).isEqualTo(ofTheCatalogue.readingCount());
+    assertThat(text(base + "/rules")).contains("Shoulder left to shoulder right ");
+    assertThat(text(base + "/rules/acts/" + key)).contains("Take this ratio away");
+    assertThat(text(base + "/rules/figures")).contains("Shoulder left to shoulder right, by crown");
+    assertThat(text(base + "/plan")).contains("px");
+
+    mvc.perform(post(base + "/rules/" + key + "/band").param("how", "WIDER").with(csrf()));
+    assertThat(sheet().rule(pair.measure()).orElseThrow().isSetByHand()).isTrue();
+
+    mvc.perform(post(base + "/rules/own/" + key + "/remove").with(csrf()))
+        .andExpect(redirectedUrl(base + "/rules"));
+    assertThat(sheet().rule(pair.measure())).isEmpty();
+    mvc.perform(post(base + "/rules/undo").with(csrf()));
+    assertThat(sheet().rule(pair.measure())).as("undone").isPresent();
+  }
+
+  @Test
+  void whatIsNoRatioIsRefused() throws Exception {
+    own("crown", "chin", "chin", "crown").andExpect(status().isBadRequest());
+    own("crown", "crown", "sole", "chin").andExpect(status().isBadRequest());
+    own("crown", "elbow", "sole", "chin").andExpect(status().isBadRequest());
+    assertThat(sheet().rules()).noneMatch(rule -> FreePair.of(rule.measure()).isPresent());
+  }
+
+  private ResultActions own(String from, String to, String byFrom, String byTo) throws Exception {
+    return mvc.perform(
+        post(base + "/rules/own")
+            .param("from", from)
+            .param("to", to)
+            .param("byFrom", byFrom)
+            .param("byTo", byTo)
+            .with(csrf()));
   }
 }

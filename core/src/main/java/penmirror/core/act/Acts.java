@@ -4,11 +4,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import penmirror.core.figure.Feature;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.EdgeMeasures;
 import penmirror.core.measure.region.PartMeasures;
@@ -279,6 +281,9 @@ public final class Acts {
     }
   }
 
+  /** Acts of measures that no catalogue has, one for each. */
+  private static final Map<Measure, Act> OWN = new ConcurrentHashMap<>();
+
   private Acts() {}
 
   public static List<Act> all() {
@@ -286,12 +291,20 @@ public final class Acts {
   }
 
   public static Optional<Act> byKey(String key) {
-    return Optional.ofNullable(BY_KEY.get(key));
+    return Optional.ofNullable(BY_KEY.get(key))
+        .or(() -> FreePair.ofKey(key).flatMap(pair -> of(pair.measure())));
   }
 
   /** The act a measure is a reading of; empty for what is no manner. */
   public static Optional<Act> of(Measure measure) {
-    return Optional.ofNullable(BY_MEASURE.get(measure));
+    return Optional.ofNullable(BY_MEASURE.get(measure))
+        .or(() -> FreePair.of(measure).map(pair -> OWN.computeIfAbsent(measure, Acts::own)));
+  }
+
+  /** A ratio of the user's own is an act by itself. */
+  private static Act own(Measure measure) {
+    return new Act(
+        measure.key(), ActGroup.PROPORTION, Optional.empty(), List.of(measure), Optional.empty());
   }
 
   private static Act of(String key, ActGroup group, Feature grip, Measure... readings) {

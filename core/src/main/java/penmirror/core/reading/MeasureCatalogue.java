@@ -1,16 +1,20 @@
 package penmirror.core.reading;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.RegionFacts;
 import penmirror.core.measure.shade.ShadeMeasures;
@@ -40,8 +44,9 @@ public final class MeasureCatalogue {
     return List.copyOf(BY_KEY.values());
   }
 
+  /** Of the catalogue, or a ratio of the user's own. */
   public static Optional<Measure> byKey(String key) {
-    return Optional.ofNullable(BY_KEY.get(key));
+    return Optional.ofNullable(BY_KEY.get(key)).or(() -> FreePair.measureOfKey(key));
   }
 
   /** Of those read from pixels the few that are told first, where there is no room for all. */
@@ -61,6 +66,20 @@ public final class MeasureCatalogue {
         ShadeMeasures.VALUE_RANGE,
         ColourMeasures.PALETTE_SIZE,
         ColourMeasures.CHROMA);
+  }
+
+  /** The catalogue, and after it what else there is among others. */
+  public static List<Measure> with(Collection<Measure> others) {
+    Set<Measure> all = new LinkedHashSet<>(BY_KEY.values());
+    all.addAll(others);
+    return List.copyOf(all);
+  }
+
+  /** The same, with measures that the catalogue does not have. */
+  public static Map<Measure, MeasureResult> readAll(Evidence evidence, Collection<Measure> others) {
+    Map<Measure, MeasureResult> results = readAll(evidence);
+    others.forEach(measure -> results.computeIfAbsent(measure, m -> m.read(evidence)));
+    return results;
   }
 
   /** Every measure read from one picture, in the catalogue's order. */

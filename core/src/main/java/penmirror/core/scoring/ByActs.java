@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
-import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.style.StyleSheet;
 
@@ -39,7 +38,7 @@ final class ByActs {
       byMeasure.put(score.rule().measure(), score);
     }
     List<ActScore> acts = new ArrayList<>();
-    for (Act act : Acts.all()) {
+    for (Act act : sheet.acts()) {
       List<RuleScore> ofAct = new ArrayList<>();
       for (Measure measure : act.readings()) {
         RuleScore score = byMeasure.get(measure);

@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -88,7 +87,7 @@ public final class Scorer {
    */
   public Score score(Evidence redraw, Map<String, Boolean> answers) {
     List<TickScore> ticks = ticks(answers);
-    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw);
+    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw, ruled());
     View view = redraw.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
     ByActs byActs = ByActs.of(sheet, rules, ticks);
@@ -124,7 +123,7 @@ public final class Scorer {
    * or fixes: quick enough to try many pictures. Empty when nothing counts.
    */
   public Optional<Double> coveredPoints(Evidence evidence) {
-    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(evidence);
+    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(evidence, ruled());
     View view = evidence.marks().view();
     List<RuleScore> rules = ruleScores(sheet, view, results);
     List<Swatch> flats = evidence.pixels().map(PixelReadings::flats).orElse(List.of());
@@ -141,6 +140,10 @@ public final class Scorer {
   private static Optional<Double> byRules(
       StyleSheet sheet, View view, Map<Measure, MeasureResult> results, List<TickScore> ticks) {
     return ByActs.of(sheet, ruleScores(sheet, view, results), ticks).points();
+  }
+
+  private List<Measure> ruled() {
+    return sheet.rules().stream().map(Rule::measure).toList();
   }
 
   /** The answers to what the works hold to. */
@@ -200,7 +203,9 @@ public final class Scorer {
           measure.views().contains(view)
               && (measure.comparison() == Comparison.ACROSS_VIEWS || view == sheet.view());
       if (inScope) {
-        scores.add(ruleScore(rule, Objects.requireNonNull(results.get(measure))));
+        scores.add(
+            ruleScore(
+                rule, results.getOrDefault(measure, NoReading.because(Reason.LANDMARKS_MISSING))));
       }
     }
     return scores;

@@ -121,6 +121,14 @@ public record MeasuredWork(
         1);
   }
 
+  /** The same work with measures that the catalogue does not have, as far as they can be read. */
+  public MeasuredWork reading(List<Measure> others, Evidence evidence) {
+    Map<Measure, Double> more = new LinkedHashMap<>(values);
+    others.forEach(measure -> measure.value(evidence).ifPresent(v -> more.put(measure, v)));
+    return new MeasuredWork(
+        id, title, credit, view, shows, more, notThere, swatches, flats, weight);
+  }
+
   /** The same work as if some measures had not been read on it. */
   public MeasuredWork without(Predicate<Measure> measures) {
     Map<Measure, Double> kept = new LinkedHashMap<>(values);

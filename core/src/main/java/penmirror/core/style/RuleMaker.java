@@ -2,9 +2,11 @@ package penmirror.core.style;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
@@ -33,7 +35,9 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
 
   List<Rule> rules(List<MeasuredWork> works) {
     List<Rule> rules = new ArrayList<>();
-    for (Measure measure : MeasureCatalogue.all()) {
+    Set<Measure> known = new LinkedHashSet<>();
+    works.forEach(work -> known.addAll(work.values().keySet()));
+    for (Measure measure : MeasureCatalogue.with(known)) {
       Basis basis = basis(measure, works);
       if (!basis.read().isEmpty()) {
         rules.add(rule(measure, basis));

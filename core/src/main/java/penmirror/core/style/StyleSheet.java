@@ -7,10 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.FreePair;
 
 /**
  * The rules of a style over its works, for one view. Heights are ruled over works of every view,
@@ -145,6 +147,15 @@ public record StyleSheet(
 
   private RuleMaker maker(Portrayal newWanted, List<Said> newSaid) {
     return new RuleMaker(view, newWanted, markingErrors, newSaid);
+  }
+
+  /** Every act there is, and after them those of ratios of the user's own. */
+  public List<Act> acts() {
+    List<Act> acts = new ArrayList<>(Acts.all());
+    rules.stream()
+        .filter(rule -> FreePair.of(rule.measure()).isPresent())
+        .forEach(rule -> Acts.of(rule.measure()).ifPresent(acts::add));
+    return acts;
   }
 
   /** The rules of one act, in the order of its readings; empty where the works have none. */

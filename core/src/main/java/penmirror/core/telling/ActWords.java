@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
@@ -20,7 +21,9 @@ public final class ActWords {
   private ActWords() {}
 
   public static String name(Act act) {
-    return Wording.text("act." + act.key() + ".name");
+    return FreePair.ofKey(act.key())
+        .map(pair -> Spoken.sentence(Wording.part(pair)))
+        .orElseGet(() -> Wording.text("act." + act.key() + ".name"));
   }
 
   /**
@@ -35,7 +38,7 @@ public final class ActWords {
     }
     Rule lead = lead(rules);
     List<String> parts = new ArrayList<>();
-    parts.add(said("rule." + lead.measure().key(), lead));
+    parts.add(told(lead));
     rules.stream()
         .filter(rule -> rule != lead && rule.strength() != Strength.FREE)
         .filter(rule -> Wording.has("also." + rule.measure().key()))
@@ -62,9 +65,7 @@ public final class ActWords {
 
   /** How a reading off to one side looks, without how much. */
   public static String side(Measure measure, boolean high) {
-    return Wording.text("measure." + measure.key() + (high ? ".high" : ".low"), "")
-        .replaceAll(" +", " ")
-        .strip();
+    return Wording.side(measure, high, "").replaceAll(" +", " ").strip();
   }
 
   /** What comes of a reading off the middle; empty where no word is known for it. */
@@ -76,6 +77,9 @@ public final class ActWords {
   /** One reading of an act in a sentence of its own; by its name and middle where it has none. */
   public static String sentence(Rule rule) {
     String key = rule.measure().key();
+    if (FreePair.of(rule.measure()).isPresent()) {
+      return Spoken.sentence(told(rule)) + ".";
+    }
     String words =
         Wording.has("rule." + key)
             ? said("rule." + key, rule)
@@ -85,6 +89,18 @@ public final class ActWords {
             ? Wording.name(rule.measure()) + ": " + Spoken.value(rule.measure(), rule.centre())
             : words;
     return Spoken.sentence(told) + ".";
+  }
+
+  private static String told(Rule rule) {
+    return FreePair.of(rule.measure())
+        .map(
+            pair ->
+                Wording.text(
+                    "rule.pair",
+                    Spoken.value(rule.measure(), rule.centre()),
+                    Wording.part(pair),
+                    Wording.whole(pair)))
+        .orElseGet(() -> said("rule." + rule.measure().key(), rule));
   }
 
   /** {0} is the middle as it is spoken, {1} as a number for the text to choose by. */

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
-import penmirror.core.act.Acts;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.Item.Anchor;
 import penmirror.core.drawing.Lettering;
@@ -130,7 +129,7 @@ public final class SheetDrawing {
         y = top;
       }
       boolean named = false;
-      for (Act act : Acts.all()) {
+      for (Act act : sheet.acts()) {
         List<Rule> rules = sheet.rules(act);
         if (act.group() != group || rules.isEmpty()) {
           continue;

@@ -4,9 +4,11 @@ import java.text.MessageFormat;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.ResourceBundle;
+import penmirror.core.figure.Landmark;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.Unit;
+import penmirror.core.measure.proportion.FreePair;
 
 /** The words in which measures are spoken of. Texts stand in {@code wording.properties}. */
 public final class Wording {
@@ -16,7 +18,39 @@ public final class Wording {
   private Wording() {}
 
   public static String name(Measure measure) {
-    return TEXTS.getString("measure." + measure.key() + ".name");
+    return FreePair.of(measure)
+        .map(pair -> text("measure.pair.name", Spoken.sentence(part(pair)), whole(pair)))
+        .orElseGet(() -> TEXTS.getString("measure." + measure.key() + ".name"));
+  }
+
+  /** The distance that a ratio of the user's own is of, such as "crown to chin". */
+  public static String part(FreePair pair) {
+    return distance(pair.from(), pair.to());
+  }
+
+  /** The distance that it is held against. */
+  public static String whole(FreePair pair) {
+    return distance(pair.byFrom(), pair.byTo());
+  }
+
+  private static String distance(Landmark from, Landmark to) {
+    return text("measure.pair.distance", point(from), point(to));
+  }
+
+  /** A landmark within a sentence. */
+  private static String point(Landmark landmark) {
+    return TEXTS
+        .getString("landmark." + landmark.key())
+        .replace(",", "")
+        .toLowerCase(Locale.ENGLISH);
+  }
+
+  /** A reading off to one side; {0} of the text is how much. */
+  public static String side(Measure measure, boolean high, String howMuch) {
+    String side = high ? ".high" : ".low";
+    return FreePair.of(measure)
+        .map(pair -> text("measure.pair" + side, howMuch, part(pair)))
+        .orElseGet(() -> text("measure." + measure.key() + side, howMuch));
   }
 
   /** How a reading off its rule looks, such as "eyes too high". {@code z} in tolerances, signed. */
@@ -24,7 +58,7 @@ public final class Wording {
     double size = Math.abs(z);
     String howMuch =
         text(size > 3 ? "how.much.far" : size > 1.5 ? "how.much.too" : "how.much.little");
-    return text("measure." + measure.key() + (z < 0 ? ".low" : ".high"), howMuch);
+    return side(measure, z >= 0, howMuch);
   }
 
   /** The unit as it follows a number on a page. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import penmirror.core.act.Act;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
@@ -45,6 +46,11 @@ record ActPage(String key, String words, boolean ownWords, List<ReadingRow> read
 
   /** A work that takes no part in the rule. */
   record OutRow(long workId, String title, String reason, String day) {}
+
+  /** Whether it is a ratio that the user added. */
+  public boolean isOwn() {
+    return FreePair.ofKey(key).isPresent();
+  }
 
   /**
    * @param titles by the works' ids

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.drawing.PdfWriter;
+import penmirror.core.figure.Landmark;
 import penmirror.core.format.StyleFile;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.SheetDrawing;
@@ -37,6 +38,7 @@ class RulesController {
     model.addAttribute("recipe", Recipe.of(sheets.sheet(study)));
     model.addAttribute("open", open);
     model.addAttribute("readOnly", sheets.isReadOnly(study));
+    model.addAttribute("landmarks", Landmark.values());
     return "rules/page";
   }
 

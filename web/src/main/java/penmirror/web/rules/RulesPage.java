@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
-import penmirror.core.act.Acts;
 import penmirror.core.measure.Nature;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.Rule;
@@ -134,7 +133,7 @@ record RulesPage(
     int changed = 0;
     for (ActGroup group : ActGroup.values()) {
       List<ActRow> rows = new ArrayList<>();
-      for (Act act : Acts.all()) {
+      for (Act act : sheet.acts()) {
         if (act.group() == group) {
           maker.row(act, acts.indexOf(act) + 1).ifPresent(rows::add);
         }

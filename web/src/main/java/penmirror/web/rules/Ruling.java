@@ -1,5 +1,6 @@
 package penmirror.web.rules;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
@@ -8,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Said;
@@ -23,6 +25,7 @@ import penmirror.web.studies.Work;
 @Component
 class Ruling {
   private static final int LONGEST_WORDS = 300;
+  private static final int MOST_PAIRS = 20;
 
   /** One step wider, or by as much narrower. */
   private static final double STEP = 1.25;
@@ -92,6 +95,24 @@ class Ruling {
   @Transactional
   public void takeBack(Study study, String measureKey, Work work) {
     sayings.takeBack(study.id(), measure(measureKey), work.id());
+  }
+
+  /**
+   * Adds a ratio of the user's own, or takes it away.
+   *
+   * @return its act
+   */
+  @Transactional
+  public Act pair(Study study, FreePair pair, boolean on) {
+    mayBeSet(study);
+    List<Measure> own = sheets.load(study).sayings().own();
+    if (on && own.size() >= MOST_PAIRS) {
+      throw new RefusedException("rules.own.many", MOST_PAIRS);
+    }
+    if (on != own.contains(pair.measure())) {
+      sayings.pair(study.id(), pair, on);
+    }
+    return act(pair.key());
   }
 
   /** An act in the user's own sentence. */

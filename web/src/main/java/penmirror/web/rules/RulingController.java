@@ -9,8 +9,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.web.layout.Choice;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
@@ -71,6 +74,30 @@ class RulingController {
   String words(Study study, @PathVariable String act, @RequestParam String words, Asked asked) {
     ruling.word(study, act, words);
     return back(study, asked, Acts.byKey(act));
+  }
+
+  /** A ratio of the user's own: one distance by another. */
+  @PostMapping("/studies/{studyId}/rules/own")
+  String add(
+      Study study,
+      @RequestParam String from,
+      @RequestParam String to,
+      @RequestParam String byFrom,
+      @RequestParam String byTo,
+      Asked asked) {
+    FreePair pair =
+        FreePair.ofKey("pair." + from + "-" + to + "." + byFrom + "-" + byTo)
+            .orElseThrow(() -> new RefusedException("rules.own.cannot"));
+    return back(study, asked, Optional.of(ruling.pair(study, pair, true)));
+  }
+
+  @PostMapping("/studies/{studyId}/rules/own/{act}/remove")
+  String remove(Study study, @PathVariable String act, Asked asked) {
+    FreePair pair =
+        FreePair.ofKey(act)
+            .orElseThrow(() -> new RefusedException("fault.form.word", Texts.cut(act, 40)));
+    ruling.pair(study, pair, false);
+    return back(study, asked, Optional.empty());
   }
 
   @PostMapping("/studies/{studyId}/rules/undo")

@@ -236,13 +236,11 @@ public final class Loaded {
         () -> {
           Evidence known = evidence(work);
           // A proposal that nobody looked at must not become a rule.
+          Evidence confirmed = known.withMarks(known.marks().confirmed());
           MeasuredWork measured =
               MeasuredWork.of(
-                      Long.toString(work.id()),
-                      work.title(),
-                      work.credit(),
-                      known.withMarks(known.marks().confirmed()),
-                      convention)
+                      Long.toString(work.id()), work.title(), work.credit(), confirmed, convention)
+                  .reading(sayings.own(), confirmed)
                   .weighing(work.tags().weight());
           Work.Tags said = work.tags();
           return measured.showing(

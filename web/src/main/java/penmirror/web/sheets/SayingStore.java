@@ -14,6 +14,7 @@ import org.jooq.InsertSetMoreStep;
 import org.springframework.stereotype.Repository;
 import penmirror.core.act.Act;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Said.Band;
 import penmirror.web.storage.generated.tables.records.SayingRecord;
 
@@ -37,7 +38,10 @@ public class SayingStore {
     LEAVE_OUT,
     TAKE_BACK,
     /** An act in the user's own sentence; the sheet's again where it is empty. */
-    WORDS;
+    WORDS,
+    /** A ratio of the user's own. */
+    PAIR,
+    NO_PAIR;
 
     String word() {
       return name().toLowerCase(Locale.ROOT).replace('_', '-');
@@ -101,6 +105,10 @@ public class SayingStore {
 
   public void takeBack(long studyId, Measure measure, long workId) {
     say(studyId, Kind.TAKE_BACK, measure.key()).set(SAYING.WORK_ID, workId).execute();
+  }
+
+  public void pair(long studyId, FreePair pair, boolean on) {
+    say(studyId, on ? Kind.PAIR : Kind.NO_PAIR, pair.key()).execute();
   }
 
   public void words(long studyId, Act act, String words) {

@@ -3,11 +3,14 @@ package penmirror.web.sheets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import penmirror.core.act.Act;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.Said;
 import penmirror.web.sheets.SayingStore.Entry;
@@ -18,6 +21,7 @@ public final class Sayings {
   private final Map<String, Entry> bands = new LinkedHashMap<>();
   private final Map<String, Map<Long, Entry>> leftOut = new LinkedHashMap<>();
   private final Map<String, String> words = new LinkedHashMap<>();
+  private final Set<FreePair> pairs = new LinkedHashSet<>();
 
   /** Of what was said, the oldest first. */
   public static Sayings of(List<Entry> entries) {
@@ -42,6 +46,8 @@ public final class Sayings {
         case TAKE_BACK ->
             leftOut.getOrDefault(entry.about(), Map.of()).remove(entry.work().orElseThrow());
         case WORDS -> words.put(entry.about(), entry.text());
+        case PAIR -> FreePair.ofKey(entry.about()).ifPresent(pairs::add);
+        case NO_PAIR -> FreePair.ofKey(entry.about()).ifPresent(pairs::remove);
       }
     }
   }
@@ -56,7 +62,7 @@ public final class Sayings {
   /** For the sheet; measures this version does not know, and bands that cannot be, are left out. */
   List<Said> said() {
     List<Said> all = new ArrayList<>();
-    for (Measure measure : MeasureCatalogue.all()) {
+    for (Measure measure : MeasureCatalogue.with(own())) {
       Optional<Said.Band> band =
           Optional.ofNullable(bands.get(measure.key())).flatMap(entry -> band(measure, entry));
       List<String> ids = leftOut(measure).stream().map(out -> Long.toString(out.workId())).toList();
@@ -73,6 +79,11 @@ public final class Sayings {
     } catch (IllegalArgumentException e) {
       return Optional.empty(); // An older version measured it otherwise.
     }
+  }
+
+  /** The ratios that the user added, in the order in which that was. */
+  public List<Measure> own() {
+    return pairs.stream().map(FreePair::measure).toList();
   }
 
   public List<Out> leftOut(Measure measure) {
