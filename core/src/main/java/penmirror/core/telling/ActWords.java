@@ -99,7 +99,8 @@ public final class ActWords {
                     "rule.pair",
                     Spoken.value(rule.measure(), rule.centre()),
                     Wording.part(pair),
-                    Wording.whole(pair)))
+                    Wording.whole(pair),
+                    rule.centre()))
         .orElseGet(() -> said("rule." + rule.measure().key(), rule));
   }
 

@@ -136,7 +136,20 @@ class FreePairTest {
     assertThat(ActWords.name(act)).isEqualTo("Shoulder left to shoulder right");
     assertThat(ActWords.sentence(sheet, act).orElseThrow())
         .startsWith("Shoulder left to shoulder right ")
+        .doesNotContain(" of crown")
         .endsWith(" crown to chin.");
+    FreePair other =
+        new FreePair(Landmark.CROWN, Landmark.CHIN, Landmark.SHOULDER_L, Landmark.SHOULDER_R);
+    StyleSheet turned =
+        StyleSheet.of(
+            "Nobody",
+            Canon.realistic().view(),
+            List.of(
+                MeasuredWork.of("work", "", "", figure(0))
+                    .reading(List.of(other.measure()), figure(0))));
+    assertThat(ActWords.sentence(turned, Acts.of(other.measure()).orElseThrow()).orElseThrow())
+        .startsWith("Crown to chin ")
+        .endsWith(" of shoulder left to shoulder right.");
     assertThat(Wording.miss(PAIR.measure(), 4))
         .isEqualTo("shoulder left to shoulder right far too long");
     assertThat(ActWords.side(PAIR.measure(), false))

@@ -84,7 +84,11 @@ class LineUp {
   Page page() {
     List<Study> all = studies.all();
     boolean many = all.size() >= MANY;
-    List<Column> columns = all.stream().map(study -> column(study, many)).toList();
+    List<Loaded> loaded = sheets.load(all);
+    List<Column> columns = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      columns.add(column(all.get(i), loaded.get(i), many));
+    }
     return new Page(columns, farthest(columns), standWidth(many), many);
   }
 
@@ -102,8 +106,7 @@ class LineUp {
     return many ? CLOSE_STAND_WIDTH : STAND_WIDTH;
   }
 
-  private Column column(Study study, boolean many) {
-    Loaded loaded = sheets.load(study);
+  private Column column(Study study, Loaded loaded, boolean many) {
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
     List<Work> redraws = loaded.inRole(Work.Role.REDRAW);
     List<Work> unmarked =

@@ -1,8 +1,8 @@
 package penmirror.web.sheets;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.StyleSheet;
@@ -39,28 +39,25 @@ public class BaseLines {
 
   /** The sheet of the user's own drawings; empty without any, or where the study is that one. */
   public Optional<StyleSheet> ownHand(Study study) {
-    return studies.all().stream()
-        .filter(other -> other.id() != study.id() && isOwnHand(other))
-        .map(sheets::sheetOf)
-        .filter(sheet -> !sheet.rules().isEmpty())
-        .findFirst();
+    return sheets(study, true).stream().findFirst();
   }
 
   /** The sheets of all other studies but the user's own hand. */
   public List<StyleSheet> others(Study study) {
-    List<StyleSheet> others = new ArrayList<>();
-    for (Study other : studies.all()) {
-      if (other.id() != study.id() && !isOwnHand(other)) {
-        StyleSheet sheet = sheets.sheetOf(other);
-        if (!sheet.rules().isEmpty()) {
-          others.add(sheet);
-        }
-      }
-    }
-    return others;
+    return sheets(study, false);
   }
 
-  private boolean isOwnHand(Study study) {
-    return StudyKind.ofWord(scopes.kind(study.id())) == StudyKind.OWN_HAND;
+  /** Those of other studies that have rules. */
+  private List<StyleSheet> sheets(Study study, boolean ofOwnHand) {
+    Set<Long> ownHands = scopes.ofKind(StudyKind.OWN_HAND);
+    List<Study> others =
+        studies.all().stream()
+            .filter(other -> other.id() != study.id())
+            .filter(other -> ownHands.contains(other.id()) == ofOwnHand)
+            .toList();
+    return sheets.load(others).stream()
+        .map(Loaded::sheet)
+        .filter(sheet -> !sheet.rules().isEmpty())
+        .toList();
   }
 }

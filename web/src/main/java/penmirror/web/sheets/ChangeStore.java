@@ -2,6 +2,7 @@ package penmirror.web.sheets;
 
 import static penmirror.web.storage.generated.Tables.STUDY_CHANGE;
 
+import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -21,7 +22,9 @@ class ChangeStore {
    * Equal for as long as nothing changes. Both the number of changes and the newest are told: one
    * that is committed late is older than the newest and still makes one more.
    */
-  record Change(int count, long newest) {}
+  record Change(int count, long newest) {
+    static final Change NONE = new Change(0, 0);
+  }
 
   Change of(long studyId) {
     return database
@@ -29,6 +32,15 @@ class ChangeStore {
         .from(STUDY_CHANGE)
         .where(STUDY_CHANGE.STUDY_ID.eq(studyId))
         .fetchSingle(row -> new Change(row.value1(), row.value2()));
+  }
+
+  /** Of every study that has changed since this program began. */
+  Map<Long, Change> all() {
+    return database
+        .select(STUDY_CHANGE.STUDY_ID, DSL.count(), DSL.max(STUDY_CHANGE.ID))
+        .from(STUDY_CHANGE)
+        .groupBy(STUDY_CHANGE.STUDY_ID)
+        .fetchMap(row -> row.value1(), row -> new Change(row.value2(), row.value3()));
   }
 
   /** What an earlier run noted tells nobody anything. */

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -63,6 +64,15 @@ public class ScopeStore {
   /** The word of the study's kind, by which its texts are keyed. */
   public String kind(long studyId) {
     return scope(studyId).kind().word();
+  }
+
+  /** The studies of a kind, by their numbers. */
+  public Set<Long> ofKind(StudyKind kind) {
+    return database
+        .select(STUDY.ID)
+        .from(STUDY)
+        .where(STUDY.KIND.eq(kind.word()))
+        .fetchSet(STUDY.ID);
   }
 
   /** The one part a study looks at; empty for all. */
