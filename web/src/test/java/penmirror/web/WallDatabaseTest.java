@@ -324,9 +324,29 @@ class WallDatabaseTest extends DatabaseTest {
   }
 
   @Test
+  void anEmptyStudySaysWhatTheFirstPictureAnswersAndMissesNothing() throws Exception {
+    mvc.perform(get(base + "/gather"))
+        .andExpect(content().string(containsString("What the first picture answers")))
+        .andExpect(content().string(containsString("where the eyes sit, and how large")))
+        .andExpect(content().string(not(containsString("class=\"gap\""))))
+        .andExpect(content().string(not(containsString("never seen"))));
+  }
+
+  @Test
+  void aStudyOfFacesSaysNothingOfHands() throws Exception {
+    long one = take(source(1).png(), "Pell");
+    works.tag(one, tags(Framing.FACE, ""));
+    mvc.perform(get(base + "/gather"))
+        .andExpect(content().string(not(containsString("Hands: never seen."))))
+        .andExpect(content().string(containsString("data-part=\"eyes\"")))
+        .andExpect(content().string(not(containsString("data-part=\"hands\""))));
+  }
+
+  @Test
   void gapsArePlainAndCanBeImprovised() throws Exception {
     long one = take(source(1).png(), "Pell");
-    works.tag(one, tags(Framing.BUST, ""));
+    works.tag(one, tags(Framing.FULL, ""));
+    works.sayParts(one, Map.of("hands", false));
     mvc.perform(get(base + "/gather"))
         .andExpect(content().string(containsString("No side view: side rules will be missing.")))
         .andExpect(content().string(containsString("Hands: never seen.")))

@@ -3,8 +3,10 @@ package penmirror.core.coverage;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import penmirror.core.figure.View;
 
 /** How often each part was seen from each side, and what is missing. */
@@ -14,10 +16,18 @@ public final class Coverage {
 
   private final Map<Part, Map<View, Integer>> counts = new EnumMap<>(Part.class);
 
+  /** Parts that could be missed: some picture shows enough of a figure for them. */
+  private final Set<Part> asked = EnumSet.noneOf(Part.class);
+
   private Coverage() {}
 
   public static Coverage of(Collection<Sight> sights) {
     Coverage coverage = new Coverage();
+    for (Part part : Part.values()) {
+      if (sights.stream().anyMatch(sight -> sight.couldShow(part))) {
+        coverage.asked.add(part);
+      }
+    }
     for (Part part : Part.values()) {
       Map<View, Integer> byView = new EnumMap<>(View.class);
       for (View view : View.values()) {
@@ -42,7 +52,9 @@ public final class Coverage {
     /** Not seen. */
     GAP,
     /** Cannot be seen from there, or nobody needs it: few studies draw anyone from behind. */
-    NOT_NEEDED
+    NOT_NEEDED,
+    /** No picture shows so much of a figure: a study of faces says nothing of feet. */
+    NOT_ASKED
   }
 
   public int count(Part part, View view) {
@@ -52,6 +64,9 @@ public final class Coverage {
   public State state(Part part, View view) {
     if (!part.canBeSeenFrom(view)) {
       return State.NOT_NEEDED;
+    }
+    if (!asked.contains(part)) {
+      return State.NOT_ASKED;
     }
     int count = count(part, view);
     boolean isNotMissed =
@@ -87,16 +102,21 @@ public final class Coverage {
    */
   public record SeenFewTimes(Part part, int count, int missing) implements Cost {}
 
+  /** Whether nothing was seen at all: then there is nothing to miss. */
+  public boolean isEmpty() {
+    return asked.isEmpty();
+  }
+
   /** Heaviest first: whole sides, then parts never seen, then parts seen too seldom. */
   public List<Cost> costs() {
     List<Cost> costs = new ArrayList<>();
     for (View view : List.of(View.FRONT, View.THREE_QUARTER, View.SIDE)) {
-      if (isUnseen(view)) {
+      if (!isEmpty() && isUnseen(view)) {
         costs.add(new NoView(view));
       }
     }
     for (Part part : Part.values()) {
-      if (count(part) == 0) {
+      if (count(part) == 0 && asked.contains(part)) {
         costs.add(new Unseen(part));
       }
     }

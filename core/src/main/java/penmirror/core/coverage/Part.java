@@ -70,6 +70,17 @@ public enum Part {
     return measure.needs().stream().anyMatch(landmarks::contains);
   }
 
+  /** Whether this is the closest framing that usually shows it. */
+  boolean isUsualFrom(Framing framing) {
+    return framings.contains(framing)
+        && framings.stream().noneMatch(closer -> closer.compareTo(framing) > 0);
+  }
+
+  /** Whether no framing says that it is there: an ear may lie under hair in each. */
+  boolean isOfNoFraming() {
+    return framings.isEmpty();
+  }
+
   /** Whether pictures of this framing usually show it. */
   boolean isUsualIn(Framing framing) {
     return framings.contains(framing);

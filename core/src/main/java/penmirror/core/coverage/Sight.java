@@ -1,6 +1,7 @@
 package penmirror.core.coverage;
 
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -18,6 +19,22 @@ public record Sight(View view, Set<Part> parts) {
 
   public Sight {
     parts = Set.copyOf(parts);
+  }
+
+  /** How much of a figure it shows at most; empty where nothing of one is seen. */
+  private Optional<Framing> widest() {
+    for (Framing framing : List.of(Framing.FULL, Framing.BUST, Framing.FACE)) {
+      if (parts.stream().anyMatch(part -> part.isUsualFrom(framing))) {
+        return Optional.of(framing);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether a picture that shows so much of a figure could show a part too. */
+  boolean couldShow(Part part) {
+    return parts.contains(part)
+        || widest().filter(framing -> part.isUsualIn(framing) || part.isOfNoFraming()).isPresent();
   }
 
   /**

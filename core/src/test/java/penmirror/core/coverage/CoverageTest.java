@@ -114,9 +114,52 @@ class CoverageTest {
   }
 
   @Test
-  void anEmptyWallMissesEverything() {
+  void onAnEmptyWallThereIsNothingToMiss() {
     Coverage coverage = Coverage.of(List.of());
-    assertThat(coverage.costs()).hasSize(3 + Part.values().length);
+
+    assertThat(coverage.isEmpty()).isTrue();
+    assertThat(coverage.costs()).isEmpty();
+    for (Part part : Part.values()) {
+      for (View view : View.values()) {
+        assertThat(coverage.state(part, view)).isIn(State.NOT_ASKED, State.NOT_NEEDED);
+      }
+    }
+  }
+
+  /** Pictures that nobody looked at yet show nothing, and nothing is missed for it. */
+  @Test
+  void whatNobodyLookedAtIsNotMissed() {
+    Coverage coverage = Coverage.of(List.of(seen(View.FRONT), seen(View.FRONT)));
+
+    assertThat(coverage.state(Part.EYES, View.FRONT)).isEqualTo(State.NOT_ASKED);
+    assertThat(coverage.costs()).isEmpty();
+  }
+
+  @Test
+  void aStudyOfFacesSaysNothingOfFeet() {
+    Set<Part> face = sight(View.FRONT, Framing.FACE);
+    Coverage faces = Coverage.of(List.of(new Sight(View.FRONT, face)));
+
+    for (Part part : List.of(Part.FEET, Part.HANDS, Part.BODY, Part.FOLDS, Part.SHOES, Part.NECK)) {
+      assertThat(faces.state(part, View.FRONT)).as(part.word()).isEqualTo(State.NOT_ASKED);
+      assertThat(faces.costs()).as(part.word()).doesNotContain(new Unseen(part));
+    }
+    assertThat(faces.state(Part.EYES, View.SIDE)).isEqualTo(State.GAP);
+    assertThat(faces.state(Part.EARS, View.FRONT)).isEqualTo(State.GAP);
+  }
+
+  @Test
+  void oneBustAsksForNecksAndOneFigureForHands() {
+    Set<Part> bust = sight(View.FRONT, Framing.BUST);
+    Set<Part> face = sight(View.FRONT, Framing.FACE);
+    Coverage busts = Coverage.of(List.of(new Sight(View.FRONT, bust), new Sight(View.SIDE, face)));
+    assertThat(busts.state(Part.NECK, View.SIDE)).isEqualTo(State.GAP);
+    assertThat(busts.state(Part.HANDS, View.FRONT)).isEqualTo(State.NOT_ASKED);
+
+    Coverage full =
+        Coverage.of(List.of(seen(View.FRONT, Part.BODY, Part.EYES), new Sight(View.SIDE, face)));
+    assertThat(full.state(Part.HANDS, View.FRONT)).isEqualTo(State.GAP);
+    assertThat(full.costs()).contains(new Unseen(Part.FEET));
   }
 
   private static Set<Part> sight(View view, Framing framing) {

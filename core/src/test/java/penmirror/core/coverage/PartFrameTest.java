@@ -6,10 +6,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import penmirror.core.figure.Canon;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.proportion.ProportionMeasures;
 
 class PartFrameTest {
   private static final Marks MARKS = Canon.realistic();
@@ -59,5 +63,25 @@ class PartFrameTest {
         Marks.none(View.FRONT)
             .with(penmirror.core.figure.Landmark.EYE_L_INNER, Mark.placed(10, 10));
     assertThat(PartFrame.of(Part.EYES, alone, 4000, 8000)).isEmpty();
+  }
+
+  @Test
+  void aReadingIsShownWithThePointsItIsReadFrom() {
+    PartFrame tall = PartFrame.of(ProportionMeasures.STATURE, MARKS, 4000, 8000).orElseThrow();
+    PartFrame gap = PartFrame.of(FaceMeasures.EYE_SPACING, MARKS, 4000, 8000).orElseThrow();
+
+    assertThat(ProportionMeasures.STATURE.needs())
+        .allSatisfy(l -> assertThat(holds(tall, MARKS.point(l).orElseThrow())).isTrue());
+    assertThat(gap.height()).isLessThan(tall.height() / 4);
+  }
+
+  @Test
+  void whatIsReadFromPixelsIsShownByTheHead() {
+    PartFrame line = PartFrame.of(LineMeasures.WIDTH, MARKS, 4000, 8000).orElseThrow();
+
+    for (Landmark landmark : new Landmark[] {Landmark.CROWN, Landmark.CHIN, Landmark.CHEEK_L}) {
+      assertThat(holds(line, MARKS.point(landmark).orElseThrow())).isTrue();
+    }
+    assertThat(PartFrame.of(LineMeasures.WIDTH, Marks.none(View.FRONT), 4000, 8000)).isEmpty();
   }
 }

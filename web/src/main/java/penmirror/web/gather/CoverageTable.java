@@ -29,7 +29,7 @@ class CoverageTable {
   /**
    * One part from one side.
    *
-   * @param state enough, thin, gap, none or improvised: the cell's class
+   * @param state enough, thin, gap, none, unasked or improvised: the cell's class
    * @param label the cell in words, for those who do not see it
    */
   record Cell(int count, String state, String label) {}
@@ -68,7 +68,7 @@ class CoverageTable {
       List<Cell> cells = new ArrayList<>();
       for (View view : View.values()) {
         Coverage.State state = coverage.state(part, view);
-        if (state != Coverage.State.NOT_NEEDED) {
+        if (state != Coverage.State.NOT_NEEDED && state != Coverage.State.NOT_ASKED) {
           needed++;
           covered += coverage.count(part, view) > 0 ? 1 : 0;
         }
@@ -91,11 +91,12 @@ class CoverageTable {
   private Cell cell(Part part, View view, Coverage coverage, boolean isImprovised) {
     Coverage.State state = coverage.state(part, view);
     String word =
-        state == Coverage.State.NOT_NEEDED
-            ? "none"
-            : state == Coverage.State.GAP && isImprovised
-                ? "improvised"
-                : state.name().toLowerCase(Locale.ROOT);
+        switch (state) {
+          case NOT_NEEDED -> "none";
+          case NOT_ASKED -> "unasked";
+          case GAP -> isImprovised ? "improvised" : "gap";
+          case ENOUGH, THIN -> state.name().toLowerCase(Locale.ROOT);
+        };
     return new Cell(
         coverage.count(part, view),
         word,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.measure.Nature;
@@ -19,6 +20,7 @@ import penmirror.core.words.Wording;
 import penmirror.web.layout.ActStrip;
 import penmirror.web.sheets.Sayings;
 import penmirror.web.sheets.SignatureStore;
+import penmirror.web.studies.Work;
 
 /**
  * The sheet as sentences: what makes or breaks it, and every act with its works.
@@ -47,6 +49,7 @@ record RulesPage(
   /**
    * @param words the user's own, else the sheet's
    * @param theirs what the base line does there, in words; empty where it is not known
+   * @param sample of the work that lies nearest to the middle of the rule
    */
   record TraitCard(
       int place,
@@ -57,7 +60,8 @@ record RulesPage(
       int kept,
       int works,
       String theirs,
-      ActStrip strip) {}
+      ActStrip strip,
+      Optional<Sample> sample) {}
 
   record Group(String word, List<ActRow> rows) {}
 
@@ -113,7 +117,15 @@ record RulesPage(
       SignatureStore.Kept kept,
       Sayings sayings,
       List<Ticked> ticks,
-      Map<Long, String> pictures) {}
+      Map<Long, String> pictures,
+      Function<Rule, Optional<Sample>> samples) {}
+
+  /**
+   * A piece of a work that shows a trait.
+   *
+   * @param view what of the picture is seen, as an SVG says it
+   */
+  record Sample(Work work, String view) {}
 
   static RulesPage of(Sources sources) {
     StyleSheet sheet = sources.sheet();
@@ -225,7 +237,8 @@ record RulesPage(
               Optional.ofNullable(base.values().get(lead.measure()))
                   .map(value -> Spoken.value(lead.measure(), value))
                   .orElse(""),
-              strip(sheet, lead)));
+              strip(sheet, lead),
+              sources.samples().apply(lead)));
     }
 
     /** The reading that sets the act apart from the base line. */

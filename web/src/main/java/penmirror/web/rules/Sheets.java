@@ -4,12 +4,17 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.coverage.PartFrame;
 import penmirror.core.drawing.Scene;
 import penmirror.core.style.Portrayal;
+import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
 import penmirror.core.telling.SheetDrawing;
@@ -59,7 +64,8 @@ class Sheets {
             loaded.signature(),
             loaded.sayings(),
             firmFirst(loaded.sheet().statements()),
-            pictures(loaded)));
+            pictures(loaded),
+            rule -> sample(loaded, rule)));
   }
 
   /** What is always and never so comes before what is as often as not. */
@@ -95,6 +101,31 @@ class Sheets {
         .inRole(Work.Role.SOURCE)
         .forEach(work -> pictures.put(work.id(), "/pictures/" + work.pictureSha256() + "/480"));
     return pictures;
+  }
+
+  /** Of the works that made a rule the one nearest to its middle on which the place is marked. */
+  private static Optional<RulesPage.Sample> sample(Loaded loaded, Rule rule) {
+    Map<String, Work> works = new HashMap<>();
+    loaded.inRole(Work.Role.SOURCE).forEach(work -> works.put(Long.toString(work.id()), work));
+    return loaded.sheet().worksRuledOn(rule.measure()).stream()
+        .filter(work -> works.containsKey(work.id()))
+        .sorted(Comparator.comparingDouble(work -> Math.abs(rule.z(work.value(rule.measure())))))
+        .flatMap(
+            work ->
+                Stream.ofNullable(works.get(work.id()))
+                    .flatMap(picture -> sample(loaded, rule, picture).stream()))
+        .findFirst();
+  }
+
+  private static Optional<RulesPage.Sample> sample(Loaded loaded, Rule rule, Work work) {
+    return PartFrame.of(
+            rule.measure(), loaded.evidence(work).marks(), work.widthPixels(), work.heightPixels())
+        .map(
+            f ->
+                new RulesPage.Sample(
+                    work,
+                    String.format(
+                        Locale.ROOT, "%.0f %.0f %.0f %.0f", f.x(), f.y(), f.width(), f.height())));
   }
 
   private Strips strips(Study study, Loaded loaded) {

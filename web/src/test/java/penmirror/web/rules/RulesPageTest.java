@@ -60,7 +60,8 @@ class RulesPageTest {
             kept,
             sayings,
             List.of(new Ticked("nails", "Nails are drawn", DrawingStage.LINE, 0, 9)),
-            Map.of(1L, "/pictures/a/480")));
+            Map.of(1L, "/pictures/a/480"),
+            rule -> Optional.empty()));
   }
 
   private static RulesPage.ActRow row(RulesPage page, String act) {
