@@ -5,6 +5,7 @@ import com.github.weisj.jsvg.parser.LoaderContext;
 import com.github.weisj.jsvg.parser.SVGLoader;
 import com.github.weisj.jsvg.view.ViewBox;
 import java.awt.Color;
+import java.awt.Component;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
@@ -13,6 +14,7 @@ import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -67,7 +69,7 @@ public final class OpenArt {
     graphics.fillRect(0, 0, sizePixels, sizePixels);
     graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, antialiasing);
     graphics.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
-    document.render((java.awt.Component) null, graphics, new ViewBox(sizePixels, sizePixels));
+    document.render((Component) null, graphics, new ViewBox(sizePixels, sizePixels));
     graphics.dispose();
     return Picture.from(image);
   }
@@ -94,7 +96,7 @@ public final class OpenArt {
           .map(name -> name.substring(0, name.length() - 4))
           .sorted()
           .toList();
-    } catch (java.net.URISyntaxException e) {
+    } catch (URISyntaxException e) {
       throw new IllegalStateException(new IOException(e));
     }
   }

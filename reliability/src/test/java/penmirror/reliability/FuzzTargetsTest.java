@@ -3,6 +3,7 @@ package penmirror.reliability;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
 import java.lang.reflect.Method;
+import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -12,7 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class FuzzTargetsTest {
   private static final int DAMAGED = 12;
 
-  static java.util.List<Class<?>> targets() {
+  static List<Class<?>> targets() {
     return Fuzzing.TARGETS;
   }
 

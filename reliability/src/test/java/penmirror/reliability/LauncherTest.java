@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -46,7 +47,7 @@ class LauncherTest {
     begin("stop").waitFor();
     Path cluster = home.resolve("postgres");
     try (Stream<Path> files = Files.walk(Files.exists(cluster) ? home : cluster.getParent())) {
-      files.sorted(java.util.Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
+      files.sorted(Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
     }
   }
 

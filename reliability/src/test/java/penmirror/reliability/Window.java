@@ -1,5 +1,9 @@
 package penmirror.reliability;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -11,6 +15,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 
 /** One browser window: its cookie, and the token of the page it has open. */
 final class Window {
@@ -33,17 +38,16 @@ final class Window {
 
   /** A small figure on paper, every one another. */
   static byte[] picture(int number) throws IOException {
-    java.awt.image.BufferedImage image =
-        new java.awt.image.BufferedImage(240, 320, java.awt.image.BufferedImage.TYPE_INT_RGB);
-    java.awt.Graphics2D graphics = image.createGraphics();
-    graphics.setColor(java.awt.Color.WHITE);
+    BufferedImage image = new BufferedImage(240, 320, BufferedImage.TYPE_INT_RGB);
+    Graphics2D graphics = image.createGraphics();
+    graphics.setColor(Color.WHITE);
     graphics.fillRect(0, 0, 240, 320);
-    graphics.setColor(new java.awt.Color(number * 7919 & 0x7F7F7F));
+    graphics.setColor(new Color(number * 7919 & 0x7F7F7F));
     graphics.fillOval(60 + number % 17, 40, 100, 120);
     graphics.fillRect(80, 150, 70, 60 + number % 90);
     graphics.dispose();
-    java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
-    javax.imageio.ImageIO.write(image, "png", bytes);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", bytes);
     return bytes.toByteArray();
   }
 

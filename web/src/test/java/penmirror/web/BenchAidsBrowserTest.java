@@ -9,6 +9,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -205,8 +206,7 @@ class BenchAidsBrowserTest extends BrowserTest {
     click(new Point(600, 500));
     assertThat(page.locator("#measured")).containsText("0.5");
     click(new Point(600, 600));
-    assertThat(page.locator("#measured"))
-        .containsText(java.util.regex.Pattern.compile("(89|90)\\.\\d°"));
+    assertThat(page.locator("#measured")).containsText(Pattern.compile("(89|90)\\.\\d°"));
     page.keyboard().press("r");
     assertThat(page.locator("#measured")).isHidden();
     assertThat(page.locator("#placed")).hasText("2 of 16");

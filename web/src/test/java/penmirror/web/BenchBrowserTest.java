@@ -6,6 +6,7 @@ import static org.assertj.core.data.Offset.offset;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -117,7 +118,7 @@ class BenchBrowserTest extends BrowserTest {
     double[] at = onScreen(new Point(700, 400));
     page.mouse().move(at[0], at[1]);
     assertThat(page.locator("#loupe-place"))
-        .hasText(java.util.regex.Pattern.compile("(699|700|701), (399|400|401)"));
+        .hasText(Pattern.compile("(699|700|701), (399|400|401)"));
   }
 
   /** Two windows on one picture: the second is told, its points stay, and either may win. */

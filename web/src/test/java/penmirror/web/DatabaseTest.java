@@ -8,9 +8,11 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -52,8 +54,8 @@ public abstract class DatabaseTest {
   /** Waits until nothing is left to be read in the background. */
   protected void awaitReadings() {
     org.awaitility.Awaitility.await()
-        .atMost(java.time.Duration.ofSeconds(90))
-        .until(() -> database.fetchCount(org.jooq.impl.DSL.table("scheduled_tasks")) == 0);
+        .atMost(Duration.ofSeconds(90))
+        .until(() -> database.fetchCount(DSL.table("scheduled_tasks")) == 0);
   }
 
   @BeforeEach

@@ -37,6 +37,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -501,8 +502,7 @@ class HostileDatabaseTest extends DatabaseTest {
         .andExpect(status().is(421));
   }
 
-  private static org.springframework.mock.web.MockHttpServletRequest named(
-      org.springframework.mock.web.MockHttpServletRequest request, String name) {
+  private static MockHttpServletRequest named(MockHttpServletRequest request, String name) {
     request.setServerName(name);
     return request;
   }

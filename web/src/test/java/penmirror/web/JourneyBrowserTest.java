@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -98,7 +99,7 @@ class JourneyBrowserTest extends BrowserTest {
             + " data.items.add(new File([bytes], name, {type: 'image/png'}));"
             + " document.getElementById('work').dispatchEvent("
             + "   new DragEvent('drop', {bubbles: true, cancelable: true, dataTransfer: data})); }",
-        List.of(work.fileName(), java.util.Base64.getEncoder().encodeToString(work.png())));
+        List.of(work.fileName(), Base64.getEncoder().encodeToString(work.png())));
   }
 
   /** Every point of the roll in marking order: by click, or by pointing and the space bar. */

@@ -17,6 +17,8 @@ import java.awt.Image;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import javax.imageio.ImageIO;
@@ -171,8 +173,8 @@ class LookDatabaseTest extends DatabaseTest {
     double head = source(1).truth().headFrame().orElseThrow().headPixels();
     double crown = source(1).truth().headFrame().orElseThrow().crown().y();
     assertThat(page)
-        .contains(String.format(java.util.Locale.ROOT, "M0 %.1fH", crown))
-        .contains(String.format(java.util.Locale.ROOT, "M0 %.1fH", crown + head))
+        .contains(String.format(Locale.ROOT, "M0 %.1fH", crown))
+        .contains(String.format(Locale.ROOT, "M0 %.1fH", crown + head))
         .doesNotContain("class=\"rail\"");
     mvc.perform(get(base + "/desk").param("works", String.valueOf(pell)).param("box", "1,2,30,40"))
         .andExpect(content().string(containsString("viewBox=\"1.0 2.0 30.0 40.0\"")));
@@ -204,6 +206,12 @@ class LookDatabaseTest extends DatabaseTest {
         .containsPattern("value=\"eyes\" selected=\"selected\"")
         .contains("Trains the eye");
     // What is seen is counted inside the part.
+    long figure =
+        ((Intake.Taken)
+                intake.take(copy, source(2).png(), Work.Role.SOURCE, "Tam", "by hand", View.FRONT))
+            .workId();
+    works.tag(figure, tags(Turn.AHEAD, 45));
+    works.sayParts(figure, Map.of("eyes", true, "hands", true));
     String wall =
         mvc.perform(get("/studies/" + copy + "/gather"))
             .andReturn()

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -62,7 +63,7 @@ class OriginBrowserTest extends BrowserTest {
     Locator width = page.locator(".reading[data-key='line.width'] b");
     double px = read().estimate(LineMeasures.WIDTH).orElseThrow().value();
     double head = source(1).truth().headFrame().orElseThrow().headPixels();
-    assertThat(width).hasText(String.format(java.util.Locale.ROOT, "%.1f", 1000 * px / head));
+    assertThat(width).hasText(String.format(Locale.ROOT, "%.1f", 1000 * px / head));
     assertThat(page.locator("#legend text").first()).containsText("px");
 
     for (Locator tab : page.locator(".tabs button").all()) {

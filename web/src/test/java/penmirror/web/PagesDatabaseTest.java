@@ -14,15 +14,20 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 import static penmirror.web.storage.generated.Tables.PICTURE;
+import static penmirror.web.storage.generated.Tables.PIXEL_READING;
 import static penmirror.web.storage.generated.Tables.WORK;
 
+import java.nio.charset.StandardCharsets;
+import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.jooq.impl.DSL;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -30,6 +35,7 @@ import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
+import org.springframework.test.web.servlet.ResultActions;
 import penmirror.core.act.Act;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
@@ -444,13 +450,23 @@ class PagesDatabaseTest extends DatabaseTest {
     assertThat(text("/studies/" + study + "/works/" + work.id() + "/pixels"))
         .contains("Colours that carry")
         .contains("#7C8450");
+    OffsetDateTime before = readAt();
     mvc.perform(post("/studies/" + study + "/works/" + work.id() + "/pixels/again").with(csrf()))
-        .andExpect(content().string(containsString("hx-get")));
+        .andExpect(status().isOk());
+    awaitPixels();
+    assertThat(readAt()).as("read anew").isAfter(before);
     mvc.perform(post("/studies/" + study + "/works/" + work.id() + "/pixels/stop").with(csrf()))
         .andExpect(status().isOk());
     mvc.perform(post("/studies/" + study + "/works/" + work.id() + "/pixels/again").with(csrf()));
     awaitPixels();
     assertThat(pixelReadings.progress(work.id()).readings()).isPresent();
+  }
+
+  private OffsetDateTime readAt() {
+    return database
+        .select(DSL.max(PIXEL_READING.CHANGED_AT))
+        .from(PIXEL_READING)
+        .fetchSingle(DSL.max(PIXEL_READING.CHANGED_AT));
   }
 
   private Work take(DrawnWork drawn, Work.Role role) throws Exception {
@@ -464,8 +480,7 @@ class PagesDatabaseTest extends DatabaseTest {
     return works.inRole(study, role).stream().reduce((first, last) -> last).orElseThrow();
   }
 
-  private org.springframework.test.web.servlet.ResultActions save(
-      Work work, int version, Marks marks) throws Exception {
+  private ResultActions save(Work work, int version, Marks marks) throws Exception {
     return mvc.perform(
         post(marksUrl(work))
             .header("X-Marks-Version", version)
@@ -479,7 +494,7 @@ class PagesDatabaseTest extends DatabaseTest {
 
   private String text(String path) throws Exception {
     MvcResult result = mvc.perform(get(path)).andExpect(status().isOk()).andReturn();
-    return result.getResponse().getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+    return result.getResponse().getContentAsString(StandardCharsets.UTF_8);
   }
 
   private static MockMultipartFile file(String name, byte[] bytes) {
@@ -489,7 +504,7 @@ class PagesDatabaseTest extends DatabaseTest {
   private void awaitPixels() throws InterruptedException {
     for (int i = 0; i < 600; i++) {
       boolean busy =
-          java.util.stream.Stream.of(Work.Role.values())
+          Stream.of(Work.Role.values())
               .flatMap(role -> works.inRole(study, role).stream())
               .anyMatch(work -> pixelReadings.progress(work.id()).isUnderWay());
       if (!busy) {

@@ -17,12 +17,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.format.StyleFile;
@@ -98,8 +100,8 @@ class RulesDatabaseTest extends DatabaseTest {
     assertThat(eyes()).isEqualTo(works);
   }
 
-  private static org.assertj.core.data.Offset<Double> offset() {
-    return org.assertj.core.data.Offset.offset(1e-9);
+  private static Offset<Double> offset() {
+    return Offset.offset(1e-9);
   }
 
   @Test
@@ -264,8 +266,7 @@ class RulesDatabaseTest extends DatabaseTest {
         .andExpect(status().is3xxRedirection());
   }
 
-  private org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder<?>
-      sheetFile(byte[] bytes) {
+  private AbstractMockHttpServletRequestBuilder<?> sheetFile(byte[] bytes) {
     return multipart("/studies/sheet-file")
         .file(new MockMultipartFile("file", "a.style.json", "application/json", bytes))
         .with(csrf());

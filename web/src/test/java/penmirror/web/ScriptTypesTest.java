@@ -15,6 +15,7 @@ import com.google.javascript.jscomp.deps.ModuleLoader.ResolutionMode;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -72,7 +73,7 @@ class ScriptTypesTest {
     try {
       return Files.readString(file);
     } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+      throw new UncheckedIOException(e);
     }
   }
 

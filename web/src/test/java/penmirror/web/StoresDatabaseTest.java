@@ -18,6 +18,7 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.MarkingStore;
@@ -105,9 +106,7 @@ class StoresDatabaseTest extends DatabaseTest {
     Marks marks =
         Marks.none(View.FRONT)
             .with(Landmark.CROWN, Mark.placed(12.25, 900.75))
-            .with(
-                Landmark.CROTCH,
-                Mark.at(new penmirror.core.geometry.Point(1, 2), Mark.State.ESTIMATED))
+            .with(Landmark.CROTCH, Mark.at(new Point(1, 2), Mark.State.ESTIMATED))
             .with(Landmark.SOLE, Mark.hidden());
     assertThat(markings.newest(work, View.FRONT).version()).isZero();
     assertThat(markings.save(work, 0, marks)).contains(1);

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -153,7 +154,7 @@ public final class TestDatabase {
           .filter(bin -> Files.isExecutable(bin.resolve("initdb")))
           .max(Comparator.naturalOrder())
           .orElseThrow();
-    } catch (IOException | java.util.NoSuchElementException e) {
+    } catch (IOException | NoSuchElementException e) {
       throw new IllegalStateException(
           "These tests need PostgreSQL. Install it once: apt-get install postgresql", e);
     }

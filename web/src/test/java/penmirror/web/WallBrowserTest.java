@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.io.ByteArrayOutputStream;
 import java.util.Base64;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.AfterEach;
@@ -20,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import penmirror.core.figure.View;
 import penmirror.web.gather.Intake;
+import penmirror.web.storage.generated.Tables;
 import penmirror.web.studies.WallStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -87,7 +89,7 @@ class WallBrowserTest extends BrowserTest {
     assertThat(((Number) sentBeforeTheCut).longValue()).isBetween(1L, 49_000_000L);
     page.waitForTimeout(1500);
     assertThat(works.inRole(study, Work.Role.SOURCE)).isEmpty();
-    assertThat(database.fetchCount(penmirror.web.storage.generated.Tables.PICTURE)).isZero();
+    assertThat(database.fetchCount(Tables.PICTURE)).isZero();
   }
 
   @Test
@@ -143,7 +145,7 @@ class WallBrowserTest extends BrowserTest {
     page.mouse().move(before.x + 190, before.y + 120);
     page.mouse().up();
     assertThat(first.boundingBox().x).isCloseTo(before.x + 150, offset(2.0));
-    assertThat(page).hasURL(java.util.regex.Pattern.compile("/gather$"));
+    assertThat(page).hasURL(Pattern.compile("/gather$"));
 
     Locator second = page.locator(".tile").nth(1);
     second.focus();

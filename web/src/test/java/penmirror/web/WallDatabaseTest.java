@@ -19,14 +19,19 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
@@ -480,16 +485,16 @@ class WallDatabaseTest extends DatabaseTest {
 
   private static Work.Tags tags(Framing framing, String manner) {
     return new Work.Tags(
-        java.util.Optional.of(framing),
-        java.util.Optional.empty(),
-        java.util.Optional.empty(),
-        java.util.Optional.empty(),
-        java.util.Optional.empty(),
+        Optional.of(framing),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
         "",
         manner,
         1,
         "",
-        java.util.OptionalInt.empty());
+        OptionalInt.empty());
   }
 
   private MockHttpServletRequestBuilder alike(long first, long second, String keep) {
@@ -546,7 +551,7 @@ class WallDatabaseTest extends DatabaseTest {
 
   private static byte[] noise(int seed) throws IOException {
     BufferedImage image = new BufferedImage(80, 80, BufferedImage.TYPE_INT_RGB);
-    java.util.Random random = new java.util.Random(seed);
+    Random random = new Random(seed);
     for (int i = 0; i < 6400; i++) {
       image.setRGB(i % 80, i / 80, random.nextInt(0xFFFFFF));
     }
@@ -566,13 +571,13 @@ class WallDatabaseTest extends DatabaseTest {
   private static byte[] withBrokenProfile(byte[] png) throws IOException {
     ByteArrayOutputStream data = new ByteArrayOutputStream();
     data.write("iCCPodd\0\0".getBytes(StandardCharsets.ISO_8859_1));
-    try (var deflated = new java.util.zip.DeflaterOutputStream(data)) {
+    try (var deflated = new DeflaterOutputStream(data)) {
       deflated.write("nothing of use".getBytes());
     }
     byte[] chunk = data.toByteArray();
-    java.util.zip.CRC32 crc = new java.util.zip.CRC32();
+    CRC32 crc = new CRC32();
     crc.update(chunk);
-    java.nio.ByteBuffer out = java.nio.ByteBuffer.allocate(png.length + chunk.length + 8);
+    ByteBuffer out = ByteBuffer.allocate(png.length + chunk.length + 8);
     out.put(png, 0, 33).putInt(chunk.length - 4).put(chunk).putInt((int) crc.getValue());
     return out.put(png, 33, png.length - 33).array();
   }

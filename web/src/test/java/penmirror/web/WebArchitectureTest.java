@@ -11,6 +11,7 @@ import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.util.function.Predicate;
 import penmirror.core.file.PictureLimits;
 import penmirror.core.file.PictureReader;
 
@@ -62,7 +63,7 @@ class WebArchitectureTest {
                   "a store", type -> type.getSimpleName().endsWith("Store") && !type.isRecord()));
 
   private static ArchCondition<JavaClass> dependOnClassesThatAre(
-      String what, java.util.function.Predicate<JavaClass> which) {
+      String what, Predicate<JavaClass> which) {
     return new ArchCondition<>("depend on " + what) {
       @Override
       public void check(JavaClass from, ConditionEvents events) {

@@ -1,6 +1,7 @@
 package penmirror.core.coverage;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -105,8 +106,8 @@ public final class CharacterGaps {
     return sources.stream()
         .filter(work -> !work.traits().getOrDefault(trait, "").isBlank())
         .max(
-            java.util.Comparator.comparingInt((Described work) -> agreement(character, work))
-                .thenComparing(Described::id, java.util.Comparator.reverseOrder()))
+            Comparator.comparingInt((Described work) -> agreement(character, work))
+                .thenComparing(Described::id, Comparator.reverseOrder()))
         .map(Described::id);
   }
 
@@ -124,9 +125,7 @@ public final class CharacterGaps {
         .map(entry -> new Elsewhere(entry.getKey(), count(entry.getValue(), trait, value)))
         .filter(elsewhere -> elsewhere.count() > 0)
         .sorted(
-            java.util.Comparator.comparingInt(Elsewhere::count)
-                .reversed()
-                .thenComparing(Elsewhere::studyId))
+            Comparator.comparingInt(Elsewhere::count).reversed().thenComparing(Elsewhere::studyId))
         .toList();
   }
 

@@ -5,6 +5,7 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.time.Duration;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.file.PictureReader.Opened;
@@ -35,7 +36,7 @@ final class DrawingWire {
       if (refusal != null) {
         throw refusal;
       }
-      return java.util.Objects.requireNonNull(opened);
+      return Objects.requireNonNull(opened);
     }
   }
 
@@ -62,7 +63,7 @@ final class DrawingWire {
     Opened opened = answer.opened();
     to.writeBoolean(opened != null);
     if (opened == null) {
-      UnusablePictureException refusal = java.util.Objects.requireNonNull(answer.refusal());
+      UnusablePictureException refusal = Objects.requireNonNull(answer.refusal());
       to.writeUTF(refusal.reason().name());
       to.writeUTF(String.valueOf(refusal.getMessage()));
     } else {

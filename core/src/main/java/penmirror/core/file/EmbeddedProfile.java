@@ -4,6 +4,7 @@ import java.awt.color.CMMException;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.ByteArrayOutputStream;
+import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
@@ -36,7 +37,7 @@ final class EmbeddedProfile {
         case TIFF -> inTiff(file);
         default -> Optional.empty();
       };
-    } catch (IndexOutOfBoundsException | java.nio.BufferUnderflowException e) {
+    } catch (IndexOutOfBoundsException | BufferUnderflowException e) {
       // Lengths that lead out of the file: the decoder will say what is wrong with it.
       return Optional.empty();
     }

@@ -17,6 +17,7 @@ import javax.imageio.stream.ImageInputStream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.jspecify.annotations.Nullable;
 import penmirror.core.file.UnusablePictureException.Reason;
 
 /**
@@ -142,11 +143,7 @@ final class OpenRasterLayers {
 
   /** False when the layer cannot be read, or is far larger than the canvas. */
   private static boolean lay(
-      byte @org.jspecify.annotations.Nullable [] png,
-      Layer layer,
-      byte[] coverage,
-      int width,
-      int height)
+      byte @Nullable [] png, Layer layer, byte[] coverage, int width, int height)
       throws IOException {
     if (png == null) {
       return false;
@@ -167,8 +164,7 @@ final class OpenRasterLayers {
     return true;
   }
 
-  private static @org.jspecify.annotations.Nullable BufferedImage decoded(
-      byte[] png, long mostPixels) throws IOException {
+  private static @Nullable BufferedImage decoded(byte[] png, long mostPixels) throws IOException {
     try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(png))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
       if (!readers.hasNext()) {

@@ -13,6 +13,7 @@ import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -161,7 +162,7 @@ final class RasterFile {
       } finally {
         reader.dispose();
       }
-    } catch (java.io.EOFException e) {
+    } catch (EOFException e) {
       throw truncated();
     } catch (IOException | RuntimeException e) {
       // ImageIO reports a short or damaged file through many exception types.
@@ -242,8 +243,7 @@ final class RasterFile {
 
   private static boolean mentionsEnd(Throwable error) {
     for (Throwable cause = error; cause != null; cause = cause.getCause()) {
-      if (cause instanceof java.io.EOFException
-          || tellsOfAnEarlyEnd(String.valueOf(cause.getMessage()))) {
+      if (cause instanceof EOFException || tellsOfAnEarlyEnd(String.valueOf(cause.getMessage()))) {
         return true;
       }
     }

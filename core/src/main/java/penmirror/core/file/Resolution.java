@@ -6,6 +6,7 @@ import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.jfif.JfifDirectory;
 import com.drew.metadata.png.PngDirectory;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How many pixels a picture has to an inch of the paper it was scanned from.
@@ -63,11 +64,7 @@ public record Resolution(double pixelsPerInch) {
   }
 
   private static Optional<Resolution> scaled(
-      Directory directory,
-      int tag,
-      @org.jspecify.annotations.Nullable Integer unit,
-      int inches,
-      int centimetres) {
+      Directory directory, int tag, @Nullable Integer unit, int inches, int centimetres) {
     Double value = directory.getDoubleObject(tag);
     if (value == null || unit == null) {
       return Optional.empty();

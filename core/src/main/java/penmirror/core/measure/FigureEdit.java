@@ -1,6 +1,7 @@
 package penmirror.core.measure;
 
 import java.util.List;
+import java.util.Locale;
 import penmirror.core.geometry.Point;
 import penmirror.core.geometry.Reach;
 
@@ -36,7 +37,7 @@ public record FigureEdit(Kind kind, List<Point> points, double radiusPixels) {
 
     /** The word used in files. */
     public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT);
+      return name().toLowerCase(Locale.ROOT);
     }
   }
 

@@ -1,6 +1,7 @@
 package penmirror.core.measure;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import penmirror.core.figure.Landmark;
@@ -66,7 +67,7 @@ public record NoReading(Reason reason, List<Landmark> missing, Optional<Limit> l
 
     /** The word used in files. */
     public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** Whether the picture was read and truly has nothing of it. */

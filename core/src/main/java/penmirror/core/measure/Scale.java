@@ -1,5 +1,9 @@
 package penmirror.core.measure;
 
+import java.util.Arrays;
+import java.util.Locale;
+import penmirror.core.statistics.CircularSample;
+
 /**
  * The scale in which values of a measure are compared, so that equal steps mean equally much:
  * widths and ratios by their logarithm, shares by their log ratio, the rest as they are.
@@ -120,7 +124,7 @@ public enum Scale {
    * circular mean. The same values for scales that do not run in a circle; in the scale.
    */
   public double[] unwrapped(double[] values) {
-    return java.util.Arrays.stream(values).map(this::toScale).toArray();
+    return Arrays.stream(values).map(this::toScale).toArray();
   }
 
   /**
@@ -132,11 +136,9 @@ public enum Scale {
   }
 
   private static double[] around(double[] values, double round) {
-    double[] turned = java.util.Arrays.stream(values).map(v -> v * 360 / round).toArray();
-    double mean = penmirror.core.statistics.CircularSample.of(turned).meanDegrees() * round / 360;
-    return java.util.Arrays.stream(values)
-        .map(v -> mean + Math.IEEEremainder(v - mean, round))
-        .toArray();
+    double[] turned = Arrays.stream(values).map(v -> v * 360 / round).toArray();
+    double mean = CircularSample.of(turned).meanDegrees() * round / 360;
+    return Arrays.stream(values).map(v -> mean + Math.IEEEremainder(v - mean, round)).toArray();
   }
 
   /** Whether the value lies in the open range this scale is defined on. */
@@ -155,6 +157,6 @@ public enum Scale {
 
   /** The word used in files. */
   public String word() {
-    return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

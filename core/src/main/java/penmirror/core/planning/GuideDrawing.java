@@ -1,6 +1,7 @@
 package penmirror.core.planning;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import penmirror.core.drawing.Item;
@@ -260,7 +261,7 @@ public final class GuideDrawing {
       Point outward = new Point(side * level[i].x(), level[i].y());
       level[i] = centre.plus(outward).turnedAbout(centre, turn);
     }
-    Point[] rest = java.util.Arrays.copyOfRange(level, 1, level.length);
+    Point[] rest = Arrays.copyOfRange(level, 1, level.length);
     return Outline.bends(level[0], rest);
   }
 

@@ -1,5 +1,6 @@
 package penmirror.core.proposal;
 
+import java.util.Comparator;
 import java.util.Optional;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Side;
@@ -89,7 +90,7 @@ final class BrowReader {
               .filter(part -> part.area() >= 10)
               .map(part -> browPiece(part, fromColumn, fromRow, width, cut, u, eyeTop))
               .filter(piece -> piece.contrast() > FAINTEST_BROW)
-              .max(java.util.Comparator.comparingDouble(FacePiece::contrast));
+              .max(Comparator.comparingDouble(FacePiece::contrast));
       if (brow.isPresent()) {
         return brow;
       }

@@ -1,6 +1,7 @@
 package penmirror.core.proposal;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import penmirror.core.geometry.Point;
@@ -387,7 +388,7 @@ final class EyePairFinder {
     }
     double[] median = new double[3];
     for (int c = 0; c < 3; c++) {
-      java.util.Arrays.sort(values[c]);
+      Arrays.sort(values[c]);
       median[c] = values[c][side * side / 2];
     }
     return median;

@@ -1,6 +1,7 @@
 package penmirror.core.proposal;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import penmirror.core.figure.Landmark;
@@ -226,7 +227,7 @@ final class EyeReader {
       }
     }
     return Parts.of(new Mask(width, height, set)).stream()
-        .max(java.util.Comparator.comparingInt(Parts.Part::area))
+        .max(Comparator.comparingInt(Parts.Part::area))
         .filter(part -> part.area() > 8)
         .map(
             part ->

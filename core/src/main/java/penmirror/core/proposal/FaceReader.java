@@ -1,5 +1,6 @@
 package penmirror.core.proposal;
 
+import java.util.Arrays;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Side;
 import penmirror.core.geometry.Point;
@@ -76,7 +77,7 @@ final class FaceReader {
         }
         reaches[i] = reach;
       }
-      java.util.Arrays.sort(reaches);
+      Arrays.sort(reaches);
       double cheek = reaches[(int) (0.75 * (reaches.length - 1))];
       Point at = new Point(outline.shift() + side.outward() * cheek, cheekV);
       draft.put(side.of(Landmark.CHEEK_L), at, outline.score(), false);

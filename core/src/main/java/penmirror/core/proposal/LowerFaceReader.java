@@ -1,7 +1,9 @@
 package penmirror.core.proposal;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import penmirror.core.figure.Landmark;
@@ -91,7 +93,7 @@ final class LowerFaceReader {
         }
       }
     }
-    return java.util.Objects.requireNonNull(best);
+    return Objects.requireNonNull(best);
   }
 
   private double mouthTerm(FacePiece piece, Outline outline) {
@@ -151,7 +153,7 @@ final class LowerFaceReader {
       }
     }
     pieces.sort(
-        java.util.Comparator.comparingDouble(
+        Comparator.comparingDouble(
             piece -> -piece.contrast() * Math.sqrt(piece.width() * piece.height())));
     return pieces.subList(0, Math.min(MOST_PARTS, pieces.size()));
   }

@@ -1,6 +1,7 @@
 package penmirror.core.proposal;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -175,7 +176,7 @@ public final class Proposer {
                 likeness));
       }
     }
-    candidates.sort(java.util.Comparator.comparingDouble(candidate -> -candidate.score()));
+    candidates.sort(Comparator.comparingDouble(candidate -> -candidate.score()));
     Candidate chosen = candidates.get(0);
     double margin =
         best.stream()
@@ -240,7 +241,7 @@ public final class Proposer {
                                 .max()
                                 .orElse(0)
                         + Math.max(-8, orientations.get(0).topTerm(ground, pair))))
-        .sorted(java.util.Comparator.comparingDouble(pair -> -pair.score()))
+        .sorted(Comparator.comparingDouble(pair -> -pair.score()))
         .toList();
   }
 

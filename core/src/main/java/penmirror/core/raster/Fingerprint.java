@@ -1,5 +1,6 @@
 package penmirror.core.raster;
 
+import java.nio.ByteBuffer;
 import java.util.Arrays;
 
 /**
@@ -92,7 +93,7 @@ public final class Fingerprint {
 
   /** For keeping; {@link #ofBytes} reads it back. */
   public byte[] toBytes() {
-    java.nio.ByteBuffer buffer = java.nio.ByteBuffer.allocate(8 + 8 * WORDS + CELL_BYTES);
+    ByteBuffer buffer = ByteBuffer.allocate(8 + 8 * WORDS + CELL_BYTES);
     buffer.putDouble(widthOverHeight);
     for (long word : bits) {
       buffer.putLong(word);
@@ -108,7 +109,7 @@ public final class Fingerprint {
       throw new IllegalArgumentException(
           "A fingerprint has " + (8 + 8 * WORDS + CELL_BYTES) + " bytes, got " + bytes.length);
     }
-    java.nio.ByteBuffer buffer = java.nio.ByteBuffer.wrap(bytes);
+    ByteBuffer buffer = ByteBuffer.wrap(bytes);
     double shape = buffer.getDouble();
     long[] bits = new long[WORDS];
     for (int i = 0; i < WORDS; i++) {

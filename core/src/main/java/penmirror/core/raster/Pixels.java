@@ -4,6 +4,7 @@ import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorModel;
 import java.awt.image.DataBuffer;
+import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
 
 /** Reads the pixels of a Java image as 0xAARRGGBB, encoded sRGB. */
@@ -72,7 +73,7 @@ final class Pixels {
     ColorModel model = image.getColorModel();
     int sampleBits = model.getComponentSize(0);
     return model.getColorSpace().getType() == ColorSpace.TYPE_GRAY
-        && !(model instanceof java.awt.image.IndexColorModel)
+        && !(model instanceof IndexColorModel)
         && image.getRaster().getNumBands() <= 2
         && (sampleBits == 8 || sampleBits == 16);
   }

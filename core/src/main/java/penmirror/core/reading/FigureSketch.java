@@ -1,6 +1,7 @@
 package penmirror.core.reading;
 
 import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -9,6 +10,7 @@ import penmirror.core.colour.OkLabPlanes;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.raster.Blur;
+import penmirror.core.raster.Distance;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Plane;
 import penmirror.core.raster.Regions;
@@ -93,7 +95,7 @@ final class FigureSketch {
       path.lineTo(point.x() * scale, point.y() * scale);
     }
     path.closePath();
-    java.awt.geom.Rectangle2D box = path.getBounds2D();
+    Rectangle2D box = path.getBounds2D();
     int top = (int) Math.max(0, Math.floor(box.getMinY()));
     int bottom = (int) Math.min(height, Math.ceil(box.getMaxY()));
     for (int y = top; y < bottom; y++) {
@@ -107,8 +109,7 @@ final class FigureSketch {
 
   /** By colours: what is more usual deep inside the loop than outside of it. */
   private boolean[] soughtIn(boolean[] inLoop) {
-    float[] depth =
-        penmirror.core.raster.Distance.toOutside(new Mask(width, height, inLoop)).values();
+    float[] depth = Distance.toOutside(new Mask(width, height, inLoop)).values();
     float deepest = 0;
     int loopArea = 0;
     for (int i = 0; i < depth.length; i++) {

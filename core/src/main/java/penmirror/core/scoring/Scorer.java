@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.Swatch;
+import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
@@ -318,8 +319,7 @@ public final class Scorer {
 
   private static Map<Measure, MeasureResult> results(MeasuredWork work) {
     Map<Measure, MeasureResult> results =
-        MeasureCatalogue.readAll(
-            new Evidence(penmirror.core.figure.Marks.none(work.view()), Optional.empty()));
+        MeasureCatalogue.readAll(new Evidence(Marks.none(work.view()), Optional.empty()));
     work.values()
         .forEach(
             (measure, value) ->

@@ -1,6 +1,7 @@
 package penmirror.core.statistics;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import org.apache.commons.statistics.descriptive.Mean;
 import org.apache.commons.statistics.descriptive.Median;
 import org.apache.commons.statistics.descriptive.Quantile;
@@ -76,7 +77,7 @@ public final class Sample {
     }
     Integer[] order = new Integer[values.length];
     Arrays.setAll(order, i -> i);
-    Arrays.sort(order, java.util.Comparator.comparingDouble(i -> values[i]));
+    Arrays.sort(order, Comparator.comparingDouble(i -> values[i]));
     double half = Arrays.stream(weights).sum() / 2;
     double before = 0;
     for (int i = 0; i < order.length; i++) {

@@ -15,6 +15,7 @@ import penmirror.core.drawing.Lettering;
 import penmirror.core.drawing.Outline;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.Scene.Layer;
+import penmirror.core.geometry.Point;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.PaletteColour;
 import penmirror.core.style.Rule;
@@ -257,10 +258,10 @@ public final class SheetDrawing {
   private static Outline box(double x, double y, double width, double height) {
     return Outline.closed(
         List.of(
-            new penmirror.core.geometry.Point(x, y),
-            new penmirror.core.geometry.Point(x + width, y),
-            new penmirror.core.geometry.Point(x + width, y + height),
-            new penmirror.core.geometry.Point(x, y + height)));
+            new Point(x, y),
+            new Point(x + width, y),
+            new Point(x + width, y + height),
+            new Point(x, y + height)));
   }
 
   private void line(double x1, double y1, double x2, double y2, String colour, double width) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import penmirror.core.coverage.CharacterGaps.Described;
 import penmirror.core.coverage.CharacterGaps.Elsewhere;
@@ -26,9 +27,9 @@ class CharacterGapsTest {
     assertThat(gaps)
         .extracting(Gap::trait, Gap::tally)
         .containsExactly(
-            org.assertj.core.groups.Tuple.tuple(Trait.HAIR_COLOUR, Tally.OFTEN),
-            org.assertj.core.groups.Tuple.tuple(Trait.AGE, Tally.ONCE),
-            org.assertj.core.groups.Tuple.tuple(Trait.BEARD, Tally.NEVER));
+            Tuple.tuple(Trait.HAIR_COLOUR, Tally.OFTEN),
+            Tuple.tuple(Trait.AGE, Tally.ONCE),
+            Tuple.tuple(Trait.BEARD, Tally.NEVER));
   }
 
   @Test

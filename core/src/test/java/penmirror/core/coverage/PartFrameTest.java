@@ -59,9 +59,7 @@ class PartFrameTest {
   void withoutPointsOrHeadThereIsNone() {
     assertThat(PartFrame.of(Part.LIGHT, MARKS, 4000, 8000)).isEmpty();
     assertThat(PartFrame.of(Part.EYES, Marks.none(View.FRONT), 4000, 8000)).isEmpty();
-    Marks alone =
-        Marks.none(View.FRONT)
-            .with(penmirror.core.figure.Landmark.EYE_L_INNER, Mark.placed(10, 10));
+    Marks alone = Marks.none(View.FRONT).with(Landmark.EYE_L_INNER, Mark.placed(10, 10));
     assertThat(PartFrame.of(Part.EYES, alone, 4000, 8000)).isEmpty();
   }
 

@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
@@ -93,7 +94,7 @@ public final class HostileFiles {
       ByteArrayOutputStream file = new ByteArrayOutputStream();
       file.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
       byte[] header =
-          java.nio.ByteBuffer.allocate(13)
+          ByteBuffer.allocate(13)
               .putInt(width)
               .putInt(height)
               .put(new byte[] {8, 0, 0, 0, 0})
@@ -114,9 +115,9 @@ public final class HostileFiles {
     System.arraycopy(data, 0, named, 4, data.length);
     CRC32 crc = new CRC32();
     crc.update(named);
-    file.write(java.nio.ByteBuffer.allocate(4).putInt(data.length).array());
+    file.write(ByteBuffer.allocate(4).putInt(data.length).array());
     file.write(named);
-    file.write(java.nio.ByteBuffer.allocate(4).putInt((int) crc.getValue()).array());
+    file.write(ByteBuffer.allocate(4).putInt((int) crc.getValue()).array());
   }
 
   static byte[] withoutEnd(byte[] png) {

@@ -12,6 +12,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.Random;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -192,7 +193,7 @@ class PictureReaderTest {
 
   private static BufferedImage noise() {
     BufferedImage image = new BufferedImage(120, 120, BufferedImage.TYPE_INT_RGB);
-    java.util.Random random = new java.util.Random(1);
+    Random random = new Random(1);
     for (int i = 0; i < 120 * 120; i++) {
       image.setRGB(i % 120, i / 120, random.nextInt(0xFFFFFF));
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.data.Offset.offset;
 
 import java.awt.image.BufferedImage;
 import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,6 +52,6 @@ class PngWriterTest {
   }
 
   private static int indexOf(byte[] bytes, String word) {
-    return new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1).indexOf(word);
+    return new String(bytes, StandardCharsets.ISO_8859_1).indexOf(word);
   }
 }

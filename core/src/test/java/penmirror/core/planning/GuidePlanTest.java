@@ -9,7 +9,9 @@ import java.awt.geom.Area;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.io.StringReader;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -20,6 +22,7 @@ import penmirror.core.drawing.Outline;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
@@ -180,8 +183,7 @@ class GuidePlanTest {
   }
 
   private static Marks without(Marks marks, Landmark... dropped) {
-    java.util.Map<Landmark, penmirror.core.figure.Mark> kept =
-        new java.util.EnumMap<>(marks.landmarks());
+    Map<Landmark, Mark> kept = new EnumMap<>(marks.landmarks());
     List.of(dropped).forEach(kept::remove);
     return new Marks(marks.view(), kept);
   }

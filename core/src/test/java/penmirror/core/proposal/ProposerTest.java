@@ -6,9 +6,11 @@ import static org.assertj.core.data.Offset.offset;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import penmirror.core.OpenArt;
@@ -157,7 +159,7 @@ class ProposerTest {
     for (int[] size : sizes) {
       for (int colour : new int[] {0xFFFFFF, 0x000000}) {
         int[] rgb = new int[size[0] * size[1]];
-        java.util.Arrays.fill(rgb, colour);
+        Arrays.fill(rgb, colour);
         Proposal proposal = propose(Picture.of(size[0], size[1], rgb));
         proposal
             .points()
@@ -173,9 +175,9 @@ class ProposerTest {
 
   @Test
   void noiseGivesNoConfidentFace() {
-    java.util.Random random = new java.util.Random(3);
+    Random random = new Random(3);
     int[] rgb = new int[300 * 300];
-    java.util.Arrays.setAll(rgb, i -> random.nextInt(0x1000000));
+    Arrays.setAll(rgb, i -> random.nextInt(0x1000000));
     Proposal proposal = propose(Picture.of(300, 300, rgb));
     proposal
         .point(Landmark.EYE_L_OUTER)

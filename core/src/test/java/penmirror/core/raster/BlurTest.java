@@ -3,6 +3,7 @@ package penmirror.core.raster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -53,7 +54,7 @@ class BlurTest {
   @Test
   void anEvenPlaneStaysAsItIs() {
     float[] even = new float[400];
-    java.util.Arrays.fill(even, 0.37f);
+    Arrays.fill(even, 0.37f);
     for (float value : Blur.gaussian(new Plane(20, 20, even), 5).values()) {
       assertThat(value).isCloseTo(0.37f, offset(1e-5f));
     }

@@ -3,6 +3,7 @@ package penmirror.core.raster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -56,7 +57,7 @@ class DistanceTest {
   @Test
   void whatLiesBeyondThePictureIsNotOutside() {
     boolean[] set = new boolean[20 * 10];
-    java.util.Arrays.fill(set, true);
+    Arrays.fill(set, true);
     set[5 * 20] = false;
     Plane distance = Distance.toOutside(new Mask(20, 10, set));
     assertThat(distance.values()[5 * 20 + 19]).isCloseTo(19, offset(0.01f));

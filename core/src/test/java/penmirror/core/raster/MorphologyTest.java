@@ -3,6 +3,7 @@ package penmirror.core.raster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
@@ -52,7 +53,7 @@ class MorphologyTest {
   void closingFillsALineInEveryDirectionAndKeepsABlock() {
     for (int slope = -1; slope <= 2; slope++) {
       float[] values = new float[80 * 80];
-      java.util.Arrays.fill(values, 1f);
+      Arrays.fill(values, 1f);
       for (int i = 10; i < 70; i++) {
         for (int t = 0; t < 4; t++) {
           int x = slope == 2 ? 38 + t : i;
@@ -64,9 +65,9 @@ class MorphologyTest {
       assertThat(closed.values()).as("slope %d", slope).containsOnly(1f);
     }
     float[] block = new float[80 * 80];
-    java.util.Arrays.fill(block, 1f);
+    Arrays.fill(block, 1f);
     for (int y = 20; y < 60; y++) {
-      java.util.Arrays.fill(block, y * 80 + 20, y * 80 + 60, 0f);
+      Arrays.fill(block, y * 80 + 20, y * 80 + 60, 0f);
     }
     assertThat(Morphology.octagonClosing(new Plane(80, 80, block), 5).values()[40 * 80 + 40])
         .isZero();
@@ -76,7 +77,7 @@ class MorphologyTest {
   void thinningKeepsPiecesAndLeavesLinesOfOnePixel() {
     boolean[] set = new boolean[50 * 50];
     for (int y = 10; y < 17; y++) {
-      java.util.Arrays.fill(set, y * 50 + 5, y * 50 + 45, true);
+      Arrays.fill(set, y * 50 + 5, y * 50 + 45, true);
     }
     Mask thin = Thinning.thin(new Mask(50, 50, set));
     assertThat(thin.count()).isBetween(30, 40);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
 import java.awt.image.BufferedImage;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 
 class PlanesTest {
@@ -105,7 +106,7 @@ class PlanesTest {
   @Test
   void distanceInsideAFullMaskHasNoEnd() {
     boolean[] set = new boolean[9];
-    java.util.Arrays.fill(set, true);
+    Arrays.fill(set, true);
     assertThat(Distance.toOutside(new Mask(3, 3, set)).values()[4]).isGreaterThan(1e6f);
   }
 

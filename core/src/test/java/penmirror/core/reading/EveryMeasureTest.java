@@ -3,11 +3,15 @@ package penmirror.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.awt.geom.Line2D;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import penmirror.core.Drawing;
@@ -71,7 +75,7 @@ class EveryMeasureTest {
   @MethodSource("marked")
   void namesEachLandmarkThatIsMissing(Measure measure) {
     for (Landmark landmark : measure.needs()) {
-      java.util.Map<Landmark, Mark> rest = new java.util.EnumMap<>(Canon.realistic().landmarks());
+      Map<Landmark, Mark> rest = new EnumMap<>(Canon.realistic().landmarks());
       rest.remove(landmark);
       NoReading none = none(read(measure, new Marks(View.FRONT, rest)));
       assertThat(none.reason()).isEqualTo(Reason.LANDMARKS_MISSING);
@@ -153,9 +157,7 @@ class EveryMeasureTest {
     assertThat(small.standardError().orElseThrow()).isPositive();
     // The marking error is a share of the head, so size alone changes nothing.
     assertThat(big.standardError().orElseThrow())
-        .isCloseTo(
-            small.standardError().orElseThrow(),
-            org.assertj.core.data.Percentage.withPercentage(2));
+        .isCloseTo(small.standardError().orElseThrow(), Percentage.withPercentage(2));
     assertThat(small.method()).isEqualTo(Reading.Method.MARKED);
   }
 
@@ -225,7 +227,7 @@ class EveryMeasureTest {
   }
 
   /** A line by the head: 4 px on a head of 200 px is 20 thousandths. */
-  @org.junit.jupiter.api.Test
+  @Test
   void lineWeightIsInThousandthsOfTheHead() {
     Measure width = MeasureCatalogue.byKey("line.width").orElseThrow();
     Evidence evidence = new Evidence(Canon.realistic(), Optional.of(PIXELS));
@@ -234,11 +236,11 @@ class EveryMeasureTest {
         .isEqualTo(Reason.HEAD_NOT_MARKED);
   }
 
-  @org.junit.jupiter.api.Test
+  @Test
   void hairlinesAreNotTrusted() {
     Drawing hair = new Drawing(300, 300, 0xFFFFFF);
     for (int i = 1; i < 6; i++) {
-      hair.stroke(new java.awt.geom.Line2D.Double(20, 50 * i, 280, 50 * i + 9), 1, 0);
+      hair.stroke(new Line2D.Double(20, 50 * i, 280, 50 * i + 9), 1, 0);
     }
     PixelReadings thin = new PixelReader().read(hair.picture());
     Measure width = MeasureCatalogue.byKey("line.width").orElseThrow();

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import penmirror.core.format.CataloguePage;
 import penmirror.core.measure.Measure;
@@ -94,8 +95,7 @@ class MeasureCatalogueTest {
   @Test
   void scalesGoThereAndBack() {
     for (Scale scale : Scale.values()) {
-      assertThat(scale.fromScale(scale.toScale(0.37)))
-          .isCloseTo(0.37, org.assertj.core.data.Offset.offset(1e-12));
+      assertThat(scale.fromScale(scale.toScale(0.37))).isCloseTo(0.37, Offset.offset(1e-12));
     }
     assertThat(Scale.LOG.admits(0)).isFalse();
     assertThat(Scale.LOG_RATIO.admits(1)).isFalse();

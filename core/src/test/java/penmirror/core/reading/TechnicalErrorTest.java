@@ -5,8 +5,10 @@ import static org.assertj.core.data.Offset.offset;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
@@ -104,8 +106,7 @@ class TechnicalErrorTest {
 
   @Test
   void aMarkingErrorLiesAboveNothing() {
-    org.assertj.core.api.Assertions.assertThatThrownBy(
-            () -> new MarkingError(java.util.Map.of(Landmark.CHIN, 0.0)))
+    Assertions.assertThatThrownBy(() -> new MarkingError(Map.of(Landmark.CHIN, 0.0)))
         .hasMessageContaining("above 0");
   }
 

@@ -15,6 +15,7 @@ import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.move.Move;
@@ -45,8 +46,7 @@ class EveryFixTest {
       for (Move.Step step : fix.steps()) {
         corrected =
             corrected.moved(
-                List.of(step.landmark()),
-                p -> p.plus(new penmirror.core.geometry.Point(step.dxPixels(), step.dyPixels())));
+                List.of(step.landmark()), p -> p.plus(new Point(step.dxPixels(), step.dyPixels())));
       }
       Rule rule = sheet(move).rule(move.measure()).orElseThrow();
       assertThat(rule.z(move.measure().valueOf(corrected).orElseThrow()))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,7 +81,7 @@ class RecognitionTest {
           String first =
               sheets.entrySet().stream()
                   .max(
-                      java.util.Comparator.comparingDouble(
+                      Comparator.comparingDouble(
                           sheet -> Scorer.ownPoints(sheet.getValue(), work).orElseThrow()))
                   .orElseThrow()
                   .getKey();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -78,7 +79,7 @@ class ScopesTest {
     assertThat(startled.readingCount()).isEqualTo(5);
     // In order: .10 .11 .12 by the factor e^way, then .14 and .15 as they are.
     double[] brought = {0.10 * Math.exp(way), 0.11 * Math.exp(way), 0.12 * Math.exp(way), .14, .15};
-    java.util.Arrays.sort(brought);
+    Arrays.sort(brought);
     assertThat(startled.centre()).isCloseTo(brought[2], offset(1e-12));
   }
 

@@ -10,6 +10,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.figure.Canon;
+import penmirror.core.figure.Framing;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.face.FaceMeasures;
@@ -132,12 +133,12 @@ class SignatureTest {
                   View.FRONT,
                   Map.of(FaceMeasures.EYE_LINE, 0.5),
                   List.of())
-              .framed(penmirror.core.figure.Framing.FACE));
+              .framed(Framing.FACE));
     }
     for (int i = 0; i < 3; i++) {
       works.add(
           new MeasuredWork("f" + i, "Figure", "", View.FRONT, PLAIN, List.of())
-              .framed(penmirror.core.figure.Framing.FULL));
+              .framed(Framing.FULL));
     }
     Rule legs =
         StyleSheet.of("A hand", View.FRONT, works).rule(ProportionMeasures.LEGS).orElseThrow();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -40,7 +41,7 @@ class StyleSheetTest {
   @Test
   void identicalWorksNeverGetUnderTheFloor() {
     double[] same = new double[200];
-    java.util.Arrays.fill(same, 0.61);
+    Arrays.fill(same, 0.61);
     Rule rule = sheet(FaceMeasures.EYE_LINE, same).rule(FaceMeasures.EYE_LINE).orElseThrow();
     assertThat(rule.tolerance()).isEqualTo(FaceMeasures.EYE_LINE.floorTolerance());
   }
@@ -165,21 +166,14 @@ class StyleSheetTest {
   /** Light from 350 and from 10 degrees comes from above, and 5 is within its band. */
   @Test
   void directionsAreRuledTheShortWayRound() {
-    List<MeasuredWork> works = new java.util.ArrayList<>();
+    List<MeasuredWork> works = new ArrayList<>();
     for (double from : new double[] {350, 10, 356, 4, 0}) {
       works.add(
           new MeasuredWork(
-              "" + from,
-              "",
-              "",
-              View.FRONT,
-              java.util.Map.of(penmirror.core.measure.shade.ShadeMeasures.LIGHT_FROM, from),
-              List.of()));
+              "" + from, "", "", View.FRONT, Map.of(ShadeMeasures.LIGHT_FROM, from), List.of()));
     }
     Rule rule =
-        StyleSheet.of("Light", View.FRONT, works)
-            .rule(penmirror.core.measure.shade.ShadeMeasures.LIGHT_FROM)
-            .orElseThrow();
+        StyleSheet.of("Light", View.FRONT, works).rule(ShadeMeasures.LIGHT_FROM).orElseThrow();
     assertThat(Math.IEEEremainder(rule.centre(), 360)).isCloseTo(0, offset(1e-6));
     assertThat(Math.abs(rule.z(5))).isLessThan(1);
     assertThat(Math.abs(rule.z(355))).isLessThan(1);

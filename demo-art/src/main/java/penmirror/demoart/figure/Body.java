@@ -15,6 +15,7 @@ import penmirror.core.geometry.Point;
 import penmirror.demoart.ink.Curve;
 import penmirror.demoart.ink.Placement;
 import penmirror.demoart.ink.Swell;
+import penmirror.demoart.manner.Parameter;
 import penmirror.demoart.manner.Parameters;
 import penmirror.demoart.manner.Role;
 import penmirror.demoart.page.LineClass;
@@ -207,7 +208,7 @@ final class Body {
   void seat() {
     if (pose.seated()) {
       double top = Math.max(s.left().hip().y(), s.right().hip().y()) + limb * 1.1;
-      double ground = p.get(penmirror.demoart.manner.Parameter.STATURE);
+      double ground = p.get(Parameter.STATURE);
       double x = s.pelvis().x() - 0.2 * sin;
       Props.seat(
           draft.placed(Placement.HERE.moved(x, top)),
@@ -713,7 +714,7 @@ final class Body {
     List<Point> cuff = cuff(arm, wrist * 1.16);
     if (arm.hand() == HandShape.GRIP) {
       Point held = HandForm.held(at);
-      double ground = p.get(penmirror.demoart.manner.Parameter.STATURE) - held.y();
+      double ground = p.get(Parameter.STATURE) - held.y();
       Props.draw(
           draft.placed(Placement.HERE.moved(held)),
           holds ? subject.prop() : Subject.Prop.NONE,

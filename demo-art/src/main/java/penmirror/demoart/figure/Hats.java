@@ -1,5 +1,6 @@
 package penmirror.demoart.figure;
 
+import penmirror.core.figure.View;
 import penmirror.demoart.ink.Curve;
 import penmirror.demoart.ink.Swell;
 import penmirror.demoart.manner.Role;
@@ -61,7 +62,7 @@ final class Hats {
                 .at(m + w * 1.04, 0.2)
                 .at(m, 0.14)
                 .outline());
-        double reach = form.view() == penmirror.core.figure.View.FRONT ? 0.78 : 1.32;
+        double reach = form.view() == View.FRONT ? 0.78 : 1.32;
         head.part(
             "cap peak",
             Role.SHOES,

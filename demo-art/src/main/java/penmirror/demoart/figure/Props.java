@@ -1,5 +1,6 @@
 package penmirror.demoart.figure;
 
+import java.util.List;
 import penmirror.core.geometry.Point;
 import penmirror.demoart.ink.Curve;
 import penmirror.demoart.ink.Swell;
@@ -146,7 +147,7 @@ final class Props {
             "crate",
             Role.WOOD,
             Curve.polygon(
-                java.util.List.of(
+                List.of(
                     new Point(-half, 0),
                     new Point(half, 0),
                     new Point(half, height),

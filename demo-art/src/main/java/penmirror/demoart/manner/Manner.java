@@ -1,6 +1,7 @@
 package penmirror.demoart.manner;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 
@@ -59,7 +60,7 @@ public record Manner(
       if (word.startsWith("~") && current != null) {
         spread.put(current, Double.valueOf(word.substring(1)));
       } else if (Character.isLetter(word.charAt(0))) {
-        current = Parameter.valueOf(word.toUpperCase(java.util.Locale.ROOT).replace('-', '_'));
+        current = Parameter.valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'));
       } else if (current != null) {
         centre.put(current, Double.valueOf(word));
       }

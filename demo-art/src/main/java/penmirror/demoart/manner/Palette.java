@@ -1,6 +1,7 @@
 package penmirror.demoart.manner;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import penmirror.core.colour.EncodedSrgb;
@@ -22,7 +23,7 @@ public final class Palette {
     String[] words = text.trim().split("\\s+");
     for (int i = 0; i + 1 < words.length; i += 2) {
       colours.put(
-          Role.valueOf(words[i].toUpperCase(java.util.Locale.ROOT)),
+          Role.valueOf(words[i].toUpperCase(Locale.ROOT)),
           OkLab.from(EncodedSrgb.fromHex(words[i + 1])));
     }
     for (Role role : Role.values()) {
@@ -49,7 +50,7 @@ public final class Palette {
     String[] words = text.trim().split("\\s+");
     for (int i = 0; i + 1 < words.length; i += 2) {
       changed.put(
-          Role.valueOf(words[i].toUpperCase(java.util.Locale.ROOT)),
+          Role.valueOf(words[i].toUpperCase(Locale.ROOT)),
           OkLab.from(EncodedSrgb.fromHex(words[i + 1])));
     }
     return new Palette(changed);

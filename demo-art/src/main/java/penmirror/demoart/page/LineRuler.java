@@ -3,6 +3,7 @@ package penmirror.demoart.page;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -61,7 +62,7 @@ final class LineRuler {
     double[] widths = line.stroke().widths();
     int n = points.size();
     boolean round = line.stroke().centre().isClosed();
-    java.util.EnumSet<LineClass> met = java.util.EnumSet.noneOf(LineClass.class);
+    EnumSet<LineClass> met = EnumSet.noneOf(LineClass.class);
     for (int i = 0; i < (round ? n : n - 1); i++) {
       int j = (i + 1) % n;
       if (line.seen()[i] && line.seen()[j] && rendering.shows(points.get(i))) {

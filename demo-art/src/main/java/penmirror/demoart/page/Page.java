@@ -2,6 +2,7 @@ package penmirror.demoart.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import penmirror.demoart.ink.Curve;
 import penmirror.demoart.ink.Placement;
 import penmirror.demoart.ink.Swell;
@@ -21,12 +22,7 @@ public final class Page {
    * @param weight factor on the width of its class
    * @param on the part that cuts it, or null
    */
-  record Line(
-      Curve centre,
-      LineClass lineClass,
-      double weight,
-      Swell swell,
-      @org.jspecify.annotations.Nullable Part on)
+  record Line(Curve centre, LineClass lineClass, double weight, Swell swell, @Nullable Part on)
       implements Element {}
 
   private final List<Element> elements = new ArrayList<>();

@@ -6,6 +6,7 @@ import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Ellipse2D;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.QuadCurve2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
@@ -154,7 +155,7 @@ public final class Scanner {
     AffineTransform toSheet;
     try {
       toSheet = sheetToPage.createInverse();
-    } catch (java.awt.geom.NoninvertibleTransformException e) {
+    } catch (NoninvertibleTransformException e) {
       throw new IllegalStateException("A turned sheet can be turned back", e);
     }
     double[] paper = {

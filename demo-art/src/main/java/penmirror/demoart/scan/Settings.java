@@ -1,6 +1,7 @@
 package penmirror.demoart.scan;
 
 import java.util.Locale;
+import java.util.Random;
 
 /**
  * How a page lies on the simulated scanner and how badly the scanner sees it.
@@ -46,7 +47,7 @@ public record Settings(
 
   /** A scan as it usually comes out: a little turned, warm paper, a lifted edge, some dust. */
   public static Settings usual(Medium medium, int pixelsPerInch, long seed) {
-    java.util.Random random = new java.util.Random(seed);
+    Random random = new Random(seed);
     double turn = -3 + 6 * random.nextDouble();
     return new Settings(medium, pixelsPerInch, turn, 0.16, 0.012, 0.3, 60, 0xF3EBDD, seed);
   }

@@ -16,6 +16,7 @@ import static penmirror.demoart.studio.Cut.FULL;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import penmirror.core.figure.View;
 import penmirror.demoart.figure.Mood;
@@ -261,7 +262,7 @@ public final class DemoStudio {
   }
 
   private static String percent(String words, double share) {
-    return String.format(java.util.Locale.ROOT, words, Math.round(share * 100));
+    return String.format(Locale.ROOT, words, Math.round(share * 100));
   }
 
   /** Numbers and seeds the pictures of one hand as they are drawn. */

@@ -1,5 +1,6 @@
 package penmirror.demoart.studio;
 
+import java.util.Locale;
 import penmirror.core.geometry.Point;
 
 /**
@@ -20,7 +21,7 @@ public record Place(Point point, Seen seen) {
     AWAY;
 
     public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT);
+      return name().toLowerCase(Locale.ROOT);
     }
   }
 }

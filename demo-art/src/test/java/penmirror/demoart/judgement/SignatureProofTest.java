@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.colour.OkLab;
 import penmirror.core.measure.Measure;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Score;
@@ -21,6 +22,7 @@ import penmirror.core.style.BaseLine;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 import penmirror.demoart.manner.Parameter;
+import penmirror.demoart.manner.Role;
 import penmirror.demoart.reading.DemoRead;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Slip;
@@ -188,10 +190,7 @@ class SignatureProofTest {
                             dyed.title(),
                             dyed.manner(),
                             dyed.subject(),
-                            dyed.palette()
-                                .with(
-                                    penmirror.demoart.manner.Role.COAT,
-                                    new penmirror.core.colour.OkLab(0.5, -0.09, 0.06)),
+                            dyed.palette().with(Role.COAT, new OkLab(0.5, -0.09, 0.06)),
                             dyed.pose(),
                             dyed.view(),
                             dyed.cut(),

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Reading;
@@ -51,7 +55,7 @@ class DemoListingTest {
       before = new String(stream.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
     }
     List<String> different = new ArrayList<>(now);
-    different.removeAll(new java.util.HashSet<>(before));
+    different.removeAll(new HashSet<>(before));
     assertThat(different).as("lines that differ, as they are now").isEmpty();
     assertThat(now).hasSameSizeAs(before);
   }
@@ -67,7 +71,7 @@ class DemoListingTest {
 
   private static void list(
       String hand, List<Seen> sources, List<Seen> redraws, List<String> lines) {
-    for (Seen seen : java.util.stream.Stream.concat(sources.stream(), redraws.stream()).toList()) {
+    for (Seen seen : Stream.concat(sources.stream(), redraws.stream()).toList()) {
       MeasureCatalogue.readAll(seen.evidence())
           .forEach(
               (measure, result) ->
@@ -150,8 +154,8 @@ class DemoListingTest {
   private static String number(double value) {
     return value == 0 || !Double.isFinite(value)
         ? Double.toString(value)
-        : new java.math.BigDecimal(value)
-            .round(new java.math.MathContext(DIGITS))
+        : new BigDecimal(value)
+            .round(new MathContext(DIGITS))
             .toPlainString()
             .toLowerCase(Locale.ROOT);
   }

@@ -27,6 +27,7 @@ import penmirror.core.style.MoodShifts;
 import penmirror.core.style.Portrayal;
 import penmirror.demoart.manner.Manner;
 import penmirror.demoart.manner.Parameter;
+import penmirror.demoart.pose.Pose;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Cut;
 import penmirror.demoart.studio.DemoStudio;
@@ -159,7 +160,7 @@ class MoodShiftsTest {
         manner,
         model.subject(),
         model.palette(),
-        penmirror.demoart.pose.Pose.STANDING,
+        Pose.STANDING,
         view,
         Cut.FACE,
         drawn(mood),

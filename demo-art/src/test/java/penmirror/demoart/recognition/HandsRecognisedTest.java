@@ -3,10 +3,12 @@ package penmirror.demoart.recognition;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -44,7 +46,7 @@ class HandsRecognisedTest {
             String first =
                 sheets.entrySet().stream()
                     .max(
-                        java.util.Comparator.comparingDouble(
+                        Comparator.comparingDouble(
                             sheet -> Scorer.ownPoints(sheet.getValue(), work).orElseThrow()))
                     .orElseThrow()
                     .getKey();
@@ -57,7 +59,7 @@ class HandsRecognisedTest {
   }
 
   private static List<MeasuredWork> every(List<MeasuredWork> works, boolean asked) {
-    return java.util.stream.IntStream.range(0, works.size())
+    return IntStream.range(0, works.size())
         .filter(i -> (i % ASKED == ASKED - 1) == asked)
         .mapToObj(works::get)
         .toList();

@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -81,7 +83,7 @@ class DemoStudioTest {
             String nearest =
                 hands.keySet().stream()
                     .min(
-                        java.util.Comparator.comparingDouble(
+                        Comparator.comparingDouble(
                             other -> distance(picture, centre(hands.get(other), picture))))
                     .orElseThrow();
             if (!nearest.equals(hand)) {
@@ -235,10 +237,6 @@ class DemoStudioTest {
   }
 
   private static double value(Measure measure, Marks marks) {
-    return measure
-        .read(new Evidence(marks, java.util.Optional.empty()))
-        .reading()
-        .orElseThrow()
-        .value();
+    return measure.read(new Evidence(marks, Optional.empty())).reading().orElseThrow().value();
   }
 }

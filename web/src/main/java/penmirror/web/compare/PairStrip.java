@@ -1,5 +1,6 @@
 package penmirror.web.compare;
 
+import java.util.Arrays;
 import java.util.List;
 import penmirror.core.measure.Scale;
 import penmirror.core.style.Rule;
@@ -56,7 +57,7 @@ record PairStrip(Side one, Side other) {
         x(middle - tolerance, low, perUnit),
         ActStrip.number(2 * tolerance * perUnit),
         x(middle, low, perUnit),
-        java.util.Arrays.stream(works).mapToObj(value -> x(value, low, perUnit)).toList());
+        Arrays.stream(works).mapToObj(value -> x(value, low, perUnit)).toList());
   }
 
   private static String x(double value, double low, double perUnit) {

@@ -1,5 +1,6 @@
 package penmirror.web.evidence;
 
+import java.util.Locale;
 import penmirror.core.measure.Measure;
 
 /** What can be drawn over a picture, and which readings it explains. */
@@ -20,7 +21,7 @@ public enum Layer {
 
   /** The word used in the page and its script. */
   public String word() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 
   /** The layer that shows where a reading comes from. */

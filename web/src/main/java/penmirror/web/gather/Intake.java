@@ -1,5 +1,6 @@
 package penmirror.web.gather;
 
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -169,7 +170,7 @@ public class Intake {
     } catch (ZipException | IllegalArgumentException e) {
       // A name in another character set is an IllegalArgumentException.
       outcomes.add(new Named("", new Refused(text("gather.zip.damaged"))));
-    } catch (java.io.EOFException e) {
+    } catch (EOFException e) {
       outcomes.add(new Named("", new Refused(text("gather.zip.short"))));
     }
     if (outcomes.isEmpty()) {

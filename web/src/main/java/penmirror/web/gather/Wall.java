@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
@@ -70,7 +72,7 @@ public class Wall {
       Work work,
       int markCount,
       PixelReadingStore.Progress pixels,
-      java.util.Set<Part> parts,
+      Set<Part> parts,
       Optional<WallStore.Place> place,
       boolean isAnchor) {
 
@@ -86,7 +88,7 @@ public class Wall {
 
     /** The words of its parts, with commas. */
     public String partWords() {
-      return parts.stream().map(Part::word).collect(java.util.stream.Collectors.joining(","));
+      return parts.stream().map(Part::word).collect(Collectors.joining(","));
     }
 
     /** Seen in any list of works as a number and a title. */

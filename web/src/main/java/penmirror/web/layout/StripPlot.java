@@ -1,5 +1,6 @@
 package penmirror.web.layout;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
@@ -61,7 +62,7 @@ public record StripPlot(
 
   /** Dots that would lie on each other step up and down from the axis. */
   private static List<Dot> dots(Rule rule, List<Entry> entries, DoubleUnaryOperator place) {
-    List<Double> taken = new java.util.ArrayList<>();
+    List<Double> taken = new ArrayList<>();
     return entries.stream()
         .map(
             entry -> {

@@ -1,6 +1,7 @@
 package penmirror.web.measure;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -175,7 +176,7 @@ class Bench {
               }
             });
     rows.sort(
-        java.util.Comparator.comparing((Row row) -> !row.isRead())
+        Comparator.comparing((Row row) -> !row.isRead())
             .thenComparing(row -> row.anchorY().orElse(Double.MAX_VALUE)));
     model.addAttribute("rows", rows);
     model.addAttribute(

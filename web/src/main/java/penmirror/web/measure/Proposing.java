@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.proposal.FacePatch;
@@ -122,7 +123,7 @@ class Proposing {
   }
 
   private static Proposal enlarged(Proposal proposal, double factor) {
-    Map<penmirror.core.figure.Landmark, Proposal.Proposed> points = new LinkedHashMap<>();
+    Map<Landmark, Proposal.Proposed> points = new LinkedHashMap<>();
     proposal
         .points()
         .forEach(

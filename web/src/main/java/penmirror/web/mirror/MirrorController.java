@@ -1,5 +1,6 @@
 package penmirror.web.mirror;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
@@ -135,7 +136,7 @@ class MirrorController {
       @RequestParam("file") MultipartFile file,
       @RequestParam(defaultValue = "") String title,
       Model model,
-      jakarta.servlet.http.HttpServletResponse response)
+      HttpServletResponse response)
       throws IOException {
     Intake.Outcome outcome = redraws.take(study, file.getBytes(), title);
     if (outcome instanceof Intake.Taken taken) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import org.springframework.context.MessageSource;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
@@ -178,7 +179,7 @@ record Verdict(
       return points.map(p -> Wording.number(p, 0)).orElse("");
     }
 
-    private List<String> names(java.util.function.Predicate<ActScore> which) {
+    private List<String> names(Predicate<ActScore> which) {
       return score.acts().stream()
           .filter(which)
           .map(act -> ActWords.name(act.act()).toLowerCase(Locale.ENGLISH))

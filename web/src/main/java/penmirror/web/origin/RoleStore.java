@@ -3,8 +3,10 @@ package penmirror.web.origin;
 import static penmirror.web.storage.generated.Tables.ROLE_COLOUR;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -27,7 +29,7 @@ class RoleStore {
     HIGHLIGHT;
 
     String word() {
-      return name().toLowerCase(java.util.Locale.ROOT);
+      return name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -49,10 +51,10 @@ class RoleStore {
                     .computeIfAbsent(row.getRole(), role -> new ArrayList<>())
                     .add(
                         new Colour(
-                            Tone.valueOf(row.getTone().toUpperCase(java.util.Locale.ROOT)),
+                            Tone.valueOf(row.getTone().toUpperCase(Locale.ROOT)),
                             row.getHex(),
                             row.getX() != null)));
-    roles.values().forEach(colours -> colours.sort(java.util.Comparator.comparing(Colour::tone)));
+    roles.values().forEach(colours -> colours.sort(Comparator.comparing(Colour::tone)));
     return roles;
   }
 

@@ -1,5 +1,6 @@
 package penmirror.web.plan;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -64,7 +65,7 @@ class PlanController {
       @RequestParam String width,
       @RequestParam String height,
       Model model,
-      jakarta.servlet.http.HttpServletResponse response) {
+      HttpServletResponse response) {
     try {
       planning.setCanvas(study, new Canvas(pixels(width), pixels(height)));
       return "redirect:/studies/" + study.id() + "/plan";

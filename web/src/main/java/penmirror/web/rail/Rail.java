@@ -11,6 +11,7 @@ import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
+import org.springframework.stereotype.Repository;
 import org.springframework.ui.Model;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -73,7 +74,7 @@ public class Rail {
   }
 
   /** Counts what the rail tells. */
-  @org.springframework.stereotype.Repository
+  @Repository
   static class RailStore {
     private final DSLContext database;
 

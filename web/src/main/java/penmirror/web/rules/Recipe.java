@@ -1,6 +1,7 @@
 package penmirror.web.rules;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -116,7 +117,7 @@ record Recipe(List<LineClass> lines, Optional<Ball> ball, List<String> steps, Li
         .filter(colour -> 2 * colour.workCount() >= sheet.works().size())
         .map(PaletteColour::colour)
         .filter(colour -> colour.chroma() > 0.04)
-        .max(java.util.Comparator.comparingDouble(OkLab::lightness))
+        .max(Comparator.comparingDouble(OkLab::lightness))
         .orElse(sheet.palette().get(0).colour());
   }
 

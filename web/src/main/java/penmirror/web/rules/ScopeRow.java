@@ -1,5 +1,7 @@
 package penmirror.web.rules;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -101,13 +103,7 @@ record ScopeRow(List<Switch> switches, boolean moved, String query, int changed,
       String value = key.equals(moved) ? to : value(wanted, key);
       Optional.of(value)
           .filter(v -> !v.isEmpty())
-          .ifPresent(
-              v ->
-                  parts.add(
-                      key
-                          + "="
-                          + java.net.URLEncoder.encode(
-                              v, java.nio.charset.StandardCharsets.UTF_8)));
+          .ifPresent(v -> parts.add(key + "=" + URLEncoder.encode(v, StandardCharsets.UTF_8)));
     }
     return String.join("&", parts);
   }

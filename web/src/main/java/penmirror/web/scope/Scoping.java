@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
@@ -78,12 +80,12 @@ class Scoping {
     model.addAttribute("traits", Trait.values());
     model.addAttribute(
         "traitRows",
-        java.util.stream.Stream.of(characters, sources, helpers)
+        Stream.of(characters, sources, helpers)
             .flatMap(List::stream)
             .map(w -> new TraitRow(w, traits.getOrDefault(w.id(), Map.of())))
             .toList());
     Optional<Work> shown =
-        java.util.stream.Stream.of(characters, sources, helpers)
+        Stream.of(characters, sources, helpers)
             .flatMap(List::stream)
             .filter(w -> work.isEmpty() || w.id() == work.get())
             .findFirst();
@@ -171,7 +173,7 @@ class Scoping {
         study.id(),
         new ScopeStore.WayOut(
             trait.word(),
-            way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+            way.name().toLowerCase(Locale.ROOT).replace('_', '-'),
             Texts.cut(note, LONGEST_TEXT)));
   }
 

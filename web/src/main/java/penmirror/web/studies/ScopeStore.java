@@ -7,6 +7,7 @@ import static penmirror.web.storage.generated.Tables.WAY_OUT;
 import static penmirror.web.storage.generated.Tables.WORK;
 import static penmirror.web.storage.generated.Tables.WORK_TRAIT;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
@@ -157,7 +159,7 @@ public class ScopeStore {
   public List<MeasureGroup> tracedGroups(long studyId) {
     Map<MeasureGroup, StudyKind> kinds = groupKinds(studyId);
     StudyKind whole = scope(studyId).kind();
-    return java.util.Arrays.stream(MeasureGroup.values())
+    return Arrays.stream(MeasureGroup.values())
         .filter(group -> kinds.getOrDefault(group, whole) == StudyKind.TRACE)
         .toList();
   }
@@ -183,7 +185,7 @@ public class ScopeStore {
         .from(WORK_TRAIT)
         .join(WORK)
         .on(WORK.ID.eq(WORK_TRAIT.WORK_ID))
-        .where(studyId.map(WORK.STUDY_ID::eq).orElse(org.jooq.impl.DSL.trueCondition()))
+        .where(studyId.map(WORK.STUDY_ID::eq).orElse(DSL.trueCondition()))
         .forEach(
             row -> {
               Optional<Trait> trait = Trait.ofWord(row.value2());

@@ -2,6 +2,7 @@ package penmirror.web.traits;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -76,7 +77,7 @@ class TraitWall {
     Loaded loaded = sheets.load(study);
     List<Work> works = counting(loaded);
     List<TickStore.Statement> all = ticks.statements();
-    Map<String, Ticked> ticked = new java.util.HashMap<>();
+    Map<String, Ticked> ticked = new HashMap<>();
     ticks.ofStudy(study.id()).forEach(t -> ticked.put(t.key(), t));
     TickStore.Statement asked =
         key.map(

@@ -10,6 +10,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -70,7 +71,7 @@ public class Tray {
   }
 
   /** Two files of one name, size and time are one file. */
-  private record Fingerprint(String fileName, long bytes, java.time.Instant changedAt) {
+  private record Fingerprint(String fileName, long bytes, Instant changedAt) {
     static Fingerprint of(TrayPage page) {
       return new Fingerprint(page.fileName(), page.bytes(), page.changedAt());
     }

@@ -2,6 +2,7 @@ package penmirror.web.evidence;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -119,7 +120,7 @@ class SeveralNodesDatabaseTest extends DatabaseTest {
     pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     pen.setColor(Color.WHITE);
     pen.fillRect(0, 0, 600, 900);
-    pen.setStroke(new java.awt.BasicStroke(6));
+    pen.setStroke(new BasicStroke(6));
     for (int k = 0; k < 3; k++) {
       pen.setColor(Color.getHSBColor(number / (float) PICTURES, 0.3f + 0.2f * k, 0.9f));
       pen.fillOval(150 + 20 * k, 100 + 200 * k, 260 - 7 * number, 220);

@@ -3,6 +3,7 @@ package penmirror.web.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
@@ -90,7 +91,7 @@ class StripsTest {
     Rule heads = new Rule(ProportionMeasures.STATURE, 4, 0.05, Math.log(2), 4, Strength.ALWAYS, 1);
     StripPlot strip = StripPlot.of(heads, List.of());
     double middle = number(strip.bandX()) + number(strip.bandWidth()) / 2;
-    assertThat(number(strip.middleX())).isCloseTo(middle, org.assertj.core.data.Offset.offset(0.2));
+    assertThat(number(strip.middleX())).isCloseTo(middle, Offset.offset(0.2));
   }
 
   /** Every band is drawn as wide, so a tolerance is the same distance in every row. */

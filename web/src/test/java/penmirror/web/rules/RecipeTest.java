@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
@@ -72,7 +73,7 @@ class RecipeTest {
   void eachColourStandsBesideItsShadow() {
     Recipe.Shade skin = Recipe.of(sheet(shaded(4))).colours().get(0);
     assertThat(OkLab.from(EncodedSrgb.fromHex(skin.shadow())).lightness())
-        .isCloseTo(SKIN.lightness() - 0.12, org.assertj.core.data.Offset.offset(0.01));
+        .isCloseTo(SKIN.lightness() - 0.12, Offset.offset(0.01));
     assertThat(Integer.parseInt(skin.step())).isPositive();
   }
 

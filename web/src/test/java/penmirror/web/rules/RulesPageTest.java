@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
@@ -221,6 +222,6 @@ class RulesPageTest {
     assertThat(line.byHand()).isEmpty();
     assertThat(line.leftOut())
         .extracting(ActPage.OutRow::title, ActPage.OutRow::reason)
-        .containsExactly(org.assertj.core.groups.Tuple.tuple("Work 2", "a copy"));
+        .containsExactly(Tuple.tuple("Work 2", "a copy"));
   }
 }

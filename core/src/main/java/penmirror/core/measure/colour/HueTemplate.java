@@ -1,6 +1,7 @@
 package penmirror.core.measure.colour;
 
 import java.util.List;
+import java.util.Objects;
 
 /**
  * Sectors of the hue circle that are said to go together, and how far a palette lies from them.
@@ -67,7 +68,7 @@ public enum HueTemplate {
         }
       }
     }
-    return java.util.Objects.requireNonNull(best);
+    return Objects.requireNonNull(best);
   }
 
   /** Told of one sector, degrees. */

@@ -1,6 +1,7 @@
 package penmirror.core.measure.colour;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Swatch;
@@ -59,7 +60,7 @@ public record Palette(int width, int height, int[] labels, List<Swatch> swatches
     }
     if (!found && shareOfFigure > 0.001) {
       named.add(new Swatch(line, Math.min(1, shareOfFigure), Swatch.Role.LINE));
-      named.sort(java.util.Comparator.comparingDouble(swatch -> -swatch.shareOfFigure()));
+      named.sort(Comparator.comparingDouble(swatch -> -swatch.shareOfFigure()));
     }
     return named;
   }

@@ -1,5 +1,6 @@
 package penmirror.core.measure.region;
 
+import java.util.List;
 import java.util.Map;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
@@ -33,8 +34,7 @@ final class EdgeFacts {
     WeightedSample steps = builder.build();
     if (steps.size() == 0) {
       findings.absent(
-          java.util.List.of(
-              EdgeMeasures.WEAK, EdgeMeasures.MEDIAN, EdgeMeasures.SOFT, EdgeMeasures.MIDDLE),
+          List.of(EdgeMeasures.WEAK, EdgeMeasures.MEDIAN, EdgeMeasures.SOFT, EdgeMeasures.MIDDLE),
           Reason.TOO_LITTLE);
     } else {
       findings.put(EdgeMeasures.WEAK, steps.quantile(0.1), steps.quantileError(0.1));
@@ -120,7 +120,7 @@ final class EdgeFacts {
       findings.put(EdgeMeasures.FINE, Math.log(energies[1] / total));
       findings.put(EdgeMeasures.COARSE, Math.log(energies[2] / total));
     } else {
-      findings.absent(java.util.List.of(EdgeMeasures.FINE, EdgeMeasures.COARSE), Reason.TOO_LITTLE);
+      findings.absent(List.of(EdgeMeasures.FINE, EdgeMeasures.COARSE), Reason.TOO_LITTLE);
     }
   }
 

@@ -2,6 +2,7 @@ package penmirror.core.measure.region;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.Findings;
@@ -23,8 +24,7 @@ public final class RegionFacts {
 
   /** Every measure that is found here. */
   public static List<Measure> all() {
-    return java.util.stream.Stream.of(
-            EdgeMeasures.ALL, ShapeMeasures.ALL, PartMeasures.ALL, LayoutMeasures.ALL)
+    return Stream.of(EdgeMeasures.ALL, ShapeMeasures.ALL, PartMeasures.ALL, LayoutMeasures.ALL)
         .flatMap(List::stream)
         .toList();
   }

@@ -1,6 +1,7 @@
 package penmirror.core.measure.shade;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -235,7 +236,7 @@ public final class ShadeFacts {
     @Nullable ValueLevels[] levels = new ValueLevels[materials.count()];
     for (int m = 0; m < levels.length; m++) {
       if (materials.area(m) >= LEAST_MATERIAL * figurePixels) {
-        int[] own = java.util.Arrays.copyOfRange(pixels, starts[m], starts[m + 1]);
+        int[] own = Arrays.copyOfRange(pixels, starts[m], starts[m + 1]);
         levels[m] = ValueLevels.of(colours, width, own);
       }
     }
@@ -426,7 +427,7 @@ public final class ShadeFacts {
       // Toward paper a shadow's blended rim passes the light's value: that is no border.
       if (tones[i] == Tone.SHADOW.ordinal() && depth[i] > DEPTH && touchesLight(i)) {
         if (n == all.length) {
-          all = java.util.Arrays.copyOf(all, 2 * n);
+          all = Arrays.copyOf(all, 2 * n);
         }
         all[n++] = i;
         counts[materials.at(i)]++;

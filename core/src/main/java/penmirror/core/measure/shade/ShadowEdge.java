@@ -1,5 +1,6 @@
 package penmirror.core.measure.shade;
 
+import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLabPlanes;
 
 /** Reads how one value goes over into the next, square to the border between them. */
@@ -52,7 +53,8 @@ final class ShadowEdge {
    *
    * @param nx unit step toward the light
    */
-  @org.jspecify.annotations.Nullable Profile across(int pixel, double nx, double ny, double dark, double light, double reach) {
+  @Nullable Profile across(
+      int pixel, double nx, double ny, double dark, double light, double reach) {
     double x = pixel % width;
     double y = pixel / width;
     double low = dark + 0.1 * (light - dark);

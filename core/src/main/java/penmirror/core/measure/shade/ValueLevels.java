@@ -3,6 +3,7 @@ package penmirror.core.measure.shade;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
 
@@ -39,8 +40,7 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
   private static final double ON_FLAT = 0.010;
 
   /** Null when there are no pixels. */
-  static @org.jspecify.annotations.Nullable ValueLevels of(
-      OkLabPlanes colours, int width, int[] pixels) {
+  static @Nullable ValueLevels of(OkLabPlanes colours, int width, int[] pixels) {
     int n = pixels.length;
     if (n == 0) {
       return null;

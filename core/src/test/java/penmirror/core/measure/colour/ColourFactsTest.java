@@ -6,6 +6,7 @@ import static org.assertj.core.data.Offset.offset;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -137,7 +138,7 @@ class ColourFactsTest {
         Swatch nearest =
             read.stream()
                 .min(
-                    java.util.Comparator.comparingDouble(
+                    Comparator.comparingDouble(
                         s -> Lab.from(s.colour().toEncodedSrgb()).ciede2000(truth)))
                 .orElseThrow();
         double difference = Lab.from(nearest.colour().toEncodedSrgb()).ciede2000(truth);

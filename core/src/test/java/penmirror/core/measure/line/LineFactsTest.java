@@ -5,6 +5,7 @@ import static org.assertj.core.data.Offset.offset;
 import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.awt.Shape;
+import java.awt.geom.Arc2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
@@ -52,10 +53,7 @@ class LineFactsTest {
   void aHalfOpenOutlineIsHalfClosed() {
     Drawing drawing = new Drawing(800, 800, 0xFFFFFF);
     drawing.fill(new Ellipse2D.Double(120, 120, 560, 560), SKIN);
-    drawing.stroke(
-        new java.awt.geom.Arc2D.Double(120, 120, 560, 560, 0, 180, java.awt.geom.Arc2D.OPEN),
-        8,
-        0x241F20);
+    drawing.stroke(new Arc2D.Double(120, 120, 560, 560, 0, 180, Arc2D.OPEN), 8, 0x241F20);
     assertThat(value(read(drawing), LineMeasures.CLOSED)).isCloseTo(0.5, offset(0.03));
   }
 

@@ -11,6 +11,7 @@ import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -61,11 +62,9 @@ class LineReaderTest {
 
     DrawnLines line = new LineReader().read(Picture.from(image)).orElseThrow();
 
-    assertThat(line.medianWidthPixels()).isCloseTo(7, org.assertj.core.data.Offset.offset(0.2));
+    assertThat(line.medianWidthPixels()).isCloseTo(7, Offset.offset(0.2));
     assertThat(LineFacts.colour(line).lightness())
-        .isCloseTo(
-            OkLab.from(EncodedSrgb.fromRgb(0x281E3C)).lightness(),
-            org.assertj.core.data.Offset.offset(0.01));
+        .isCloseTo(OkLab.from(EncodedSrgb.fromRgb(0x281E3C)).lightness(), Offset.offset(0.01));
   }
 
   @Test
@@ -79,7 +78,7 @@ class LineReaderTest {
       graphics.draw(new Line2D.Double(60, 200, 340, 200));
       assertThat(new LineReader().read(Picture.from(image)).orElseThrow().medianWidthPixels())
           .as("turned by %s degrees", angle)
-          .isCloseTo(6, org.assertj.core.data.Offset.offset(0.2));
+          .isCloseTo(6, Offset.offset(0.2));
     }
   }
 

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
@@ -58,7 +59,7 @@ class ShadeFactsTest {
       return Picture.of(SIZE, SIZE, rgb);
     }
 
-    private static int rgb(penmirror.core.colour.EncodedSrgb colour) {
+    private static int rgb(EncodedSrgb colour) {
       return (int) Math.round(255 * colour.red()) << 16
           | (int) Math.round(255 * colour.green()) << 8
           | (int) Math.round(255 * colour.blue());
