@@ -3,6 +3,7 @@ package penmirror.core.coverage;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import penmirror.core.figure.HeadFrame;
@@ -72,6 +73,11 @@ public record PartFrame(double x, double y, double width, double height) {
             held((top + bottom - high) / 2, heightPixels - high),
             wide,
             high));
+  }
+
+  /** As an SVG names what of a picture is seen. */
+  public String viewBox() {
+    return String.format(Locale.ROOT, "%.0f %.0f %.0f %.0f", x, y, width, height);
   }
 
   private static double held(double value, double most) {

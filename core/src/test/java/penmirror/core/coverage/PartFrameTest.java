@@ -82,4 +82,9 @@ class PartFrameTest {
     }
     assertThat(PartFrame.of(LineMeasures.WIDTH, Marks.none(View.FRONT), 4000, 8000)).isEmpty();
   }
+
+  @Test
+  void aFrameIsNamedInPlainDigitsWhereverTheMachineStands() {
+    assertThat(new PartFrame(1.4, 20.6, 300, 4000).viewBox()).isEqualTo("1 21 300 4000");
+  }
 }

@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -120,12 +119,7 @@ class Sheets {
   private static Optional<RulesPage.Sample> sample(Loaded loaded, Rule rule, Work work) {
     return PartFrame.of(
             rule.measure(), loaded.evidence(work).marks(), work.widthPixels(), work.heightPixels())
-        .map(
-            f ->
-                new RulesPage.Sample(
-                    work,
-                    String.format(
-                        Locale.ROOT, "%.0f %.0f %.0f %.0f", f.x(), f.y(), f.width(), f.height())));
+        .map(frame -> new RulesPage.Sample(work, frame.viewBox()));
   }
 
   private Strips strips(Study study, Loaded loaded) {

@@ -161,7 +161,7 @@ class TraitWall {
     Marks marks = loaded.evidence(work).marks();
     return Part.ofWord(asked.part())
         .flatMap(part -> PartFrame.of(part, marks, work.widthPixels(), work.heightPixels()))
-        .map(f -> "%.0f %.0f %.0f %.0f".formatted(f.x(), f.y(), f.width(), f.height()))
+        .map(PartFrame::viewBox)
         .orElse("0 0 " + work.widthPixels() + " " + work.heightPixels());
   }
 
