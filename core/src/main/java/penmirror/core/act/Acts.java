@@ -14,6 +14,7 @@ import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.EdgeMeasures;
 import penmirror.core.measure.region.PartMeasures;
+import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.region.ShapeMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 
@@ -202,7 +203,10 @@ public final class Acts {
               SOME_SHADOW,
               "shadow-depth",
               ActGroup.SHADE,
-              ShadeMeasures.LIGHTNESS_STEP),
+              ShadeMeasures.LIGHTNESS_STEP,
+              RoleMeasures.SKIN.lightness(),
+              RoleMeasures.HAIR.lightness(),
+              RoleMeasures.CLOTH.lightness()),
           where(
               ShadeMeasures.COVER,
               SOME_SHADOW,
@@ -210,7 +214,13 @@ public final class Acts {
               ActGroup.SHADE,
               ShadeMeasures.CHROMA_RATIO,
               ShadeMeasures.HUE_TURN,
-              ShadeMeasures.RIM),
+              ShadeMeasures.RIM,
+              RoleMeasures.SKIN.chroma(),
+              RoleMeasures.SKIN.hue(),
+              RoleMeasures.HAIR.chroma(),
+              RoleMeasures.HAIR.hue(),
+              RoleMeasures.CLOTH.chroma(),
+              RoleMeasures.CLOTH.hue()),
           where(
               ShadeMeasures.COVER,
               SOME_SHADOW,

@@ -35,6 +35,7 @@ public final class PixelReadingsJson {
     readings.absences().forEach((key, reason) -> absences.put(key, reason.name()));
     swatches(node.putArray("flats"), readings.flats());
     swatches(node.putArray("swatches"), readings.swatches());
+    RoleTonesJson.write(node.putArray("roles"), readings.roles());
     return Json.line(node);
   }
 
@@ -49,7 +50,8 @@ public final class PixelReadingsJson {
         estimates(node.path("estimates")),
         absences(node.path("absences")),
         swatches(node.path("swatches")),
-        swatches(node.path("flats")));
+        swatches(node.path("flats")),
+        RoleTonesJson.read(node.path("roles")));
   }
 
   static void swatches(ArrayNode array, List<Swatch> swatches) {

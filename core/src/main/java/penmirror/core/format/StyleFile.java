@@ -231,6 +231,7 @@ public final class StyleFile {
     work.notThere().forEach(measure -> absent.add(measure.key()));
     PixelReadingsJson.swatches(node.putArray("swatches"), work.swatches());
     PixelReadingsJson.swatches(node.putArray("flats"), work.flats());
+    RoleTonesJson.write(node.putArray("roles"), work.roles());
   }
 
   private static void write(ObjectNode node, Rule rule) {
@@ -309,6 +310,7 @@ public final class StyleFile {
         notThere(node.path("notThere")),
         PixelReadingsJson.swatches(node.path("swatches")),
         PixelReadingsJson.swatches(node.path("flats")),
+        RoleTonesJson.read(node.path("roles")),
         weight(node));
   }
 

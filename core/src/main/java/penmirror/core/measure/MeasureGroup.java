@@ -15,6 +15,8 @@ public enum MeasureGroup {
   SHAPE,
   /** Face, hair and cloth each for itself, as found in the picture. */
   PART,
+  /** Skin, hair and clothes each for itself, from light to shadow. */
+  ROLE,
   /** Where things sit in the figure; speaks of the framing as much as of the style. */
   LAYOUT,
   TICKS;

@@ -18,6 +18,7 @@ import penmirror.core.reading.PixelReader;
  * @param absences why a measure has no estimate, by its key
  * @param swatches colours of the figure as one sees them, largest first
  * @param flats colours told apart more finely, largest first; by them works are compared
+ * @param roles the colours of skin, hair and clothes, as far as they were found
  */
 public record PixelReadings(
     int algorithmVersion,
@@ -27,7 +28,8 @@ public record PixelReadings(
     Map<String, Estimate> estimates,
     Map<String, Reason> absences,
     List<Swatch> swatches,
-    List<Swatch> flats) {
+    List<Swatch> flats,
+    List<RoleTones> roles) {
 
   /** Below this a line covers no pixel fully and reads too wide: it counts as a hairline. */
   public static final double HAIRLINE_PIXELS = 2;
@@ -37,6 +39,7 @@ public record PixelReadings(
     absences = new TreeMap<>(absences);
     swatches = List.copyOf(swatches);
     flats = List.copyOf(flats);
+    roles = List.copyOf(roles);
   }
 
   public Optional<Estimate> estimate(Measure measure) {

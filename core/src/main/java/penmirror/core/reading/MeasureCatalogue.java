@@ -17,6 +17,7 @@ import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.RegionFacts;
+import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 
 /** Every measure there is, in the order in which a sheet lists them. */
@@ -29,6 +30,7 @@ public final class MeasureCatalogue {
     all.addAll(FaceMeasures.ALL);
     all.addAll(LineMeasures.ALL);
     all.addAll(ShadeMeasures.ALL);
+    all.addAll(RoleMeasures.ALL);
     all.addAll(ColourMeasures.ALL);
     all.addAll(RegionFacts.all());
     for (Measure measure : all) {

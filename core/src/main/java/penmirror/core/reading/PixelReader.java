@@ -16,6 +16,7 @@ import penmirror.core.measure.FigurePixels;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.colour.ColourFacts;
 import penmirror.core.measure.colour.Palette;
 import penmirror.core.measure.colour.PaletteReader;
@@ -30,6 +31,7 @@ import penmirror.core.measure.line.SpotBlacks;
 import penmirror.core.measure.region.FigureParts;
 import penmirror.core.measure.region.FlatPicture;
 import penmirror.core.measure.region.RegionFacts;
+import penmirror.core.measure.region.RoleFacts;
 import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Picture;
@@ -40,7 +42,7 @@ import penmirror.core.statistics.Ratio;
 public final class PixelReader {
 
   /** Raised whenever a reading of the same picture may change. Stored with every reading. */
-  public static final int ALGORITHM_VERSION = 5;
+  public static final int ALGORITHM_VERSION = 6;
 
   /** The figure and its colours are read on a copy of at most four times this many pixels. */
   private static final int COARSE_PIXELS = 1_000_000;
@@ -134,6 +136,7 @@ public final class PixelReader {
     FlatPicture flats = FlatPicture.of(figure, lines);
     Optional<FigureParts> parts =
         RegionFacts.find(flats, lines, marks.headFrame(), meant, findings);
+    List<RoleTones> roles = RoleFacts.find(parts, flats, shade, figure, findings);
     PixelReadings readings =
         new PixelReadings(
             ALGORITHM_VERSION,
@@ -143,7 +146,8 @@ public final class PixelReader {
             findings.estimates(),
             findings.absences(),
             swatches,
-            flats.palette().swatches());
+            flats.palette().swatches(),
+            roles);
     return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts);
   }
 

@@ -79,7 +79,7 @@ public enum AttemptStage {
           case PROPORTION, FACE, TICKS -> ROUGH;
           case LINE, SHAPE, LAYOUT -> LINE;
           case COLOUR, PART -> FLATS;
-          case SHADE, EDGE -> FINISHED;
+          case SHADE, EDGE, ROLE -> FINISHED;
         };
     return compareTo(byAct) >= 0 && compareTo(byReading) >= 0;
   }

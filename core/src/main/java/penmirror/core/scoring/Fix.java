@@ -70,8 +70,11 @@ public record Fix(
     record Redrawn(RuleScore score, OptionalDouble pixelsPerUnit) implements Change {
       @Override
       public Direction direction() {
-        // What is not there at all must be drawn.
-        return score.z().map(Direction::against).orElse(Direction.MORE);
+        // What is not there at all must be drawn; a step down is more of it where it is less.
+        return score
+            .z()
+            .map(Direction::against)
+            .orElse(score.rule().centre() < 0 ? Direction.LESS : Direction.MORE);
       }
     }
   }

@@ -14,6 +14,7 @@ import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.reading.MeasureCatalogue;
 
@@ -27,6 +28,7 @@ import penmirror.core.reading.MeasureCatalogue;
  * @param notThere what was looked for in the pixels and is truly not there, such as the width of
  *     lines in a picture without lines
  * @param flats colours told apart finely, by which works are compared
+ * @param roles the colours of skin, hair and clothes, as far as they were found
  */
 public record MeasuredWork(
     String id,
@@ -38,6 +40,7 @@ public record MeasuredWork(
     Set<Measure> notThere,
     List<Swatch> swatches,
     List<Swatch> flats,
+    List<RoleTones> roles,
     double weight) {
 
   public MeasuredWork {
@@ -45,6 +48,7 @@ public record MeasuredWork(
     notThere = Collections.unmodifiableSet(new LinkedHashSet<>(notThere));
     swatches = List.copyOf(swatches);
     flats = List.copyOf(flats);
+    roles = List.copyOf(roles);
     if (!(weight > 0) || Double.isInfinite(weight)) {
       throw new IllegalArgumentException("A work's weight lies above 0, got " + weight);
     }
@@ -71,18 +75,29 @@ public record MeasuredWork(
       View view,
       Map<Measure, Double> values,
       List<Swatch> swatches) {
-    this(id, title, credit, view, Portrayal.ANY, values, Set.of(), swatches, List.of(), 1);
+    this(
+        id,
+        title,
+        credit,
+        view,
+        Portrayal.ANY,
+        values,
+        Set.of(),
+        swatches,
+        List.of(),
+        List.of(),
+        1);
   }
 
   public MeasuredWork weighing(double newWeight) {
     return new MeasuredWork(
-        id, title, credit, view, shows, values, notThere, swatches, flats, newWeight);
+        id, title, credit, view, shows, values, notThere, swatches, flats, roles, newWeight);
   }
 
   /** The same work where more is known of what it shows. */
   public MeasuredWork showing(Portrayal known) {
     return new MeasuredWork(
-        id, title, credit, view, known, values, notThere, swatches, flats, weight);
+        id, title, credit, view, known, values, notThere, swatches, flats, roles, weight);
   }
 
   /** The same work where somebody said how much it shows. */
@@ -118,6 +133,7 @@ public record MeasuredWork(
         notThere,
         evidence.pixels().map(PixelReadings::swatches).orElse(List.of()),
         evidence.pixels().map(PixelReadings::flats).orElse(List.of()),
+        evidence.pixels().map(PixelReadings::roles).orElse(List.of()),
         1);
   }
 
@@ -126,7 +142,7 @@ public record MeasuredWork(
     Map<Measure, Double> more = new LinkedHashMap<>(values);
     others.forEach(measure -> measure.value(evidence).ifPresent(v -> more.put(measure, v)));
     return new MeasuredWork(
-        id, title, credit, view, shows, more, notThere, swatches, flats, weight);
+        id, title, credit, view, shows, more, notThere, swatches, flats, roles, weight);
   }
 
   /** The same work as if some measures had not been read on it. */
@@ -135,6 +151,7 @@ public record MeasuredWork(
     kept.keySet().removeIf(measures);
     Set<Measure> absent = new LinkedHashSet<>(notThere);
     absent.removeIf(measures);
-    return new MeasuredWork(id, title, credit, view, shows, kept, absent, swatches, flats, weight);
+    return new MeasuredWork(
+        id, title, credit, view, shows, kept, absent, swatches, flats, roles, weight);
   }
 }

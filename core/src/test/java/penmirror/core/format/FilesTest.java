@@ -8,6 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import penmirror.core.OpenArt;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
+import penmirror.core.colour.Tones;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
@@ -17,6 +20,7 @@ import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.reading.PixelReader;
@@ -82,6 +86,50 @@ class FilesTest {
   @Test
   void pixelReadingsGoThereAndBackExactly() throws FormatException {
     assertThat(PixelReadingsJson.read(PixelReadingsJson.write(PIXELS))).isEqualTo(PIXELS);
+  }
+
+  private static PixelReadings painted() {
+    OkLab light = new OkLab(0.8, 0.03, 0.05);
+    RoleTones skin =
+        new RoleTones(
+            Role.SKIN,
+            new Tones(
+                light,
+                Optional.of(new OkLab(0.7, 0.04, 0.05)),
+                Optional.empty(),
+                Optional.of(new OkLab(0.9, 0.01, 0.02))),
+            0.2,
+            new Point(40.5, 60.5));
+    RoleTones coat =
+        new RoleTones(
+            Role.CLOTH_TWO,
+            new Tones(light, Optional.empty(), Optional.empty(), Optional.empty()),
+            0.1,
+            new Point(1.5, 2.5));
+    return new PixelReadings(
+        1, 9, 9, 9, Map.of(), Map.of(), List.of(), List.of(), List.of(skin, coat));
+  }
+
+  @Test
+  void coloursByRoleGoThereAndBackExactly() throws FormatException {
+    PixelReadings painted = painted();
+    assertThat(PixelReadingsJson.read(PixelReadingsJson.write(painted))).isEqualTo(painted);
+  }
+
+  @Test
+  void aRoleThatIsNoneIsRefusedByItsWord() {
+    String json = PixelReadingsJson.write(painted()).replace("cloth-two", "antlers");
+    assertThatThrownBy(() -> PixelReadingsJson.read(json))
+        .isInstanceOf(FormatException.class)
+        .hasMessageContaining("antlers")
+        .hasMessageContaining("skin, hair, cloth");
+  }
+
+  @Test
+  void readingsFromBeforeThereWereRolesHaveNone() throws FormatException {
+    String json =
+        "{\"algorithmVersion\":5,\"widthPixels\":9,\"heightPixels\":9,\"figureAreaPixels\":9}";
+    assertThat(PixelReadingsJson.read(json).roles()).isEmpty();
   }
 
   @Test

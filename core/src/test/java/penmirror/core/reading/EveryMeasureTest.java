@@ -45,7 +45,7 @@ class EveryMeasureTest {
     }
     estimates.put(LineMeasures.WIDTH.key(), Estimate.of(4, 0.1));
     return new PixelReadings(
-        1, 600, heightPixels, 250_000, estimates, Map.of(), List.of(), List.of());
+        1, 600, heightPixels, 250_000, estimates, Map.of(), List.of(), List.of(), List.of());
   }
 
   static Stream<Measure> all() {
@@ -191,7 +191,8 @@ class EveryMeasureTest {
             });
     assertThat(result.reading()).as("every estimate becomes a reading").isPresent();
     Map<String, Reason> absences = Map.of(estimateOf(measure).key(), Reason.TOO_LITTLE);
-    PixelReadings empty = new PixelReadings(1, 10, 10, 0, Map.of(), absences, List.of(), List.of());
+    PixelReadings empty =
+        new PixelReadings(1, 10, 10, 0, Map.of(), absences, List.of(), List.of(), List.of());
     assertThat(none(measure.read(new Evidence(Canon.realistic(), Optional.of(empty)))).reason())
         .isEqualTo(Reason.TOO_LITTLE);
   }

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
+import penmirror.core.colour.Role;
 import penmirror.core.format.CataloguePage;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
@@ -24,6 +25,7 @@ import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.EdgeMeasures;
 import penmirror.core.measure.region.LayoutMeasures;
 import penmirror.core.measure.region.PartMeasures;
+import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.region.ShapeMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.words.Wording;
@@ -48,6 +50,12 @@ class MeasureCatalogueTest {
         if (field.getType() == Measure.class) {
           constants.add((Measure) field.get(null));
         }
+      }
+    }
+    for (Role role : Role.values()) {
+      RoleMeasures.Steps steps = RoleMeasures.of(role);
+      if (role != Role.CLOTH_TWO) { // Judged as the other clothes are.
+        constants.addAll(List.of(steps.lightness(), steps.chroma(), steps.hue()));
       }
     }
     assertThat(MeasureCatalogue.all()).containsExactlyInAnyOrderElementsOf(constants);

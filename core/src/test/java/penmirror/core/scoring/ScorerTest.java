@@ -257,6 +257,7 @@ class ScorerTest {
                 Map.of(ShadeMeasures.VALUE_RANGE.key(), Estimate.withoutError(0.7)),
                 Map.of(LineMeasures.WIDTH.key(), NoReading.Reason.HAIRLINE),
                 List.of(),
+                List.of(),
                 List.of())));
   }
 
@@ -359,7 +360,8 @@ class ScorerTest {
       absences.put(LineMeasures.WIDTH.key(), Reason.NO_LINES);
       absences.put(LineMeasures.DARKNESS.key(), Reason.NO_LINES);
     }
-    return new PixelReadings(1, 600, 1700, 250_000, estimates, absences, List.of(), List.of());
+    return new PixelReadings(
+        1, 600, 1700, 250_000, estimates, absences, List.of(), List.of(), List.of());
   }
 
   /** Eight works about the realistic adult, shaken a little in pairs so that the medians stay. */

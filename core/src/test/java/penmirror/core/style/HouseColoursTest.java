@@ -29,7 +29,17 @@ class HouseColoursTest {
       flats.add(swatch(rgb, 0.2));
       works.add(
           new MeasuredWork(
-              "" + rgb, "", "", View.FRONT, Portrayal.ANY, Map.of(), Set.of(), flats, flats, 1));
+              "" + rgb,
+              "",
+              "",
+              View.FRONT,
+              Portrayal.ANY,
+              Map.of(),
+              Set.of(),
+              flats,
+              flats,
+              List.of(),
+              1));
     }
     return works;
   }
@@ -93,6 +103,7 @@ class HouseColoursTest {
               Set.of(),
               flats(set),
               flats(set),
+              List.of(),
               1));
     }
     assertThat(HouseColours.of(scattered).credit(flats(0xC0552E), Scorer::credit).orElseThrow())

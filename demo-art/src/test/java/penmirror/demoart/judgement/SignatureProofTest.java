@@ -137,6 +137,7 @@ class SignatureProofTest {
         work.notThere(),
         work.swatches(),
         work.flats(),
+        work.roles(),
         work.weight());
   }
 

@@ -45,6 +45,7 @@ class OriginPage {
           MeasureGroup.EDGE,
           MeasureGroup.SHAPE,
           MeasureGroup.PART,
+          MeasureGroup.ROLE,
           MeasureGroup.LAYOUT);
 
   private final WorkStore works;

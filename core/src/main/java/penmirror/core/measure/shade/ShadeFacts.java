@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
+import penmirror.core.colour.Tones;
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.Measure;
@@ -39,6 +40,12 @@ public final class ShadeFacts {
   private static final int LARGEST_BORDER = 400;
 
   private static final double HAS_HUE = 0.03;
+
+  /** Among few colours one that is nearly grey would tell the turn of all. */
+  private static final double HAS_CLEAR_HUE = 0.05;
+
+  /** Lightness within which a pixel has a value, as it was counted for it or nearly so. */
+  private static final double NEAR = 0.01;
 
   /** Steps of lightness that are told apart. */
   private static final int GREYS = 500;
@@ -104,25 +111,63 @@ public final class ShadeFacts {
     return Tone.values()[tones[pixel]];
   }
 
-  /** How one local colour is laid in light and shadow. */
-  public record Tones(
-      OkLab base, Optional<OkLab> shadow, Optional<OkLab> strip, Optional<OkLab> highlight) {}
-
   /** Of the local colour under a pixel of the copy; empty where it is too small to tell. */
   public Optional<Tones> tonesUnder(int pixel) {
-    int material = materials.at(pixel);
-    ValueLevels of = material < 0 || material >= levels.length ? null : levels[material];
+    return materials.at(pixel) < 0 ? Optional.empty() : tones(materials.at(pixel));
+  }
+
+  /** Of a local colour; empty where it is too small to tell. */
+  public Optional<Tones> tones(int material) {
+    ValueLevels of = material >= levels.length ? null : levels[material];
     if (of == null) {
       return Optional.empty();
     }
-    Optional<OkLab> shadow =
-        of.base() > 0 ? Optional.of(of.levels().get(of.base() - 1).colour()) : Optional.empty();
-    Optional<OkLab> highlight =
-        of.base() + 1 < of.levels().size()
-            ? Optional.of(of.levels().get(of.base() + 1).colour())
-            : Optional.empty();
     return Optional.of(
-        new Tones(of.levels().get(of.base()).colour(), shadow, strip(material), highlight));
+        new Tones(
+            of.levels().get(of.lit()).colour(),
+            of.shadow().map(Level::colour),
+            strip(material),
+            of.highlight().map(Level::colour)));
+  }
+
+  /** Which pixels of the copy are one local colour in light and shadow. */
+  public Materials materials() {
+    return materials;
+  }
+
+  /** From light to shadow in some local colours, one step each. */
+  public ShadowSteps steps(List<Integer> some) {
+    ShadowSteps steps = new ShadowSteps(HAS_CLEAR_HUE);
+    for (int material : some) {
+      ValueLevels of = material >= levels.length ? null : levels[material];
+      if (of != null && of.shadow().isPresent()) {
+        Level dark = of.shadow().get();
+        Level light = of.levels().get(of.lit());
+        double shown = materials.area(material) * Math.min(dark.share(), light.share());
+        steps.add(light.colour(), dark.colour(), shown);
+      }
+    }
+    return steps;
+  }
+
+  /** The pixel that lies deepest in a local colour's shadow, or in its light where it has none. */
+  public int deepest(int material) {
+    Tones tones = tones(material).orElseThrow();
+    OkLab sought = tones.shadow().orElse(tones.base());
+    double step = tones.base().lightness() - sought.lightness();
+    double near = Math.max(NEAR, step / 4);
+    int best = -1;
+    for (int i = 0; i < depth.length; i++) {
+      if (materials.at(i) == material
+          && Math.abs(colours.lightness(i) - sought.lightness()) < near
+          && (best < 0 || depth[i] > depth[best])) {
+        best = i;
+      }
+    }
+    if (best < 0) {
+      throw new IllegalStateException("No pixel of local colour " + material + " has its value.");
+    }
+    return best;
   }
 
   /** Mean colour along a local colour's shadow border. */
@@ -250,9 +295,7 @@ public final class ShadeFacts {
     Ratio shaded = new Ratio();
     Ratio smooth = new Ratio();
     Ratio counted = new Ratio();
-    WeightedSample.Builder lightness = WeightedSample.builder();
-    WeightedSample.Builder chroma = WeightedSample.builder();
-    WeightedSample.Builder hue = WeightedSample.builder();
+    ShadowSteps steps = new ShadowSteps(HAS_HUE);
     WeightedSample.Builder glow = WeightedSample.builder();
     for (int m = 0; m < levels.length; m++) {
       ValueLevels of = levels[m];
@@ -265,19 +308,17 @@ public final class ShadeFacts {
       counted.add(own * number, own);
       shaded.add(number > 1 ? own : 0, own);
       smooth.add(own * of.smooth(), own);
-      for (int k = 1; k < number; k++) {
+      for (int k = 1; k <= of.base(); k++) {
         Level dark = of.levels().get(k - 1);
         Level light = of.levels().get(k);
-        double weight = own * Math.min(dark.share(), light.share());
-        if (k > of.base()) {
-          glow.add(light.colour().lightness() - dark.colour().lightness(), weight);
-        } else {
-          lightness.add(dark.colour().lightness() - light.colour().lightness(), weight);
-          if (Math.min(dark.colour().chroma(), light.colour().chroma()) > HAS_HUE) {
-            chroma.add(dark.colour().chroma() / light.colour().chroma(), weight);
-            hue.add(turnToCool(light.colour(), dark.colour()), weight);
-          }
-        }
+        steps.add(light.colour(), dark.colour(), own * Math.min(dark.share(), light.share()));
+      }
+      for (int k = of.base() + 1; k < number; k++) {
+        Level dark = of.levels().get(k - 1);
+        Level light = of.levels().get(k);
+        glow.add(
+            light.colour().lightness() - dark.colour().lightness(),
+            own * Math.min(dark.share(), light.share()));
       }
     }
     if (area == 0) {
@@ -299,14 +340,17 @@ public final class ShadeFacts {
     cover(findings, ShadeMeasures.COVER, Tone.SHADOW);
     cover(findings, ShadeMeasures.HIGHLIGHT, Tone.HIGHLIGHT);
     put(findings, ShadeMeasures.HIGHLIGHT_STEP, glow.build(), Reason.NO_HIGHLIGHT);
-    WeightedSample step = lightness.build();
-    if (step.size() == 0) {
+    if (steps.isEmpty()) {
       findings.absent(ShadeMeasures.OF_SHADOW, Reason.NO_SHADING);
       return;
     }
-    put(findings, ShadeMeasures.LIGHTNESS_STEP, step, Reason.NO_SHADING);
-    put(findings, ShadeMeasures.CHROMA_RATIO, chroma.build(), Reason.NO_HUE);
-    put(findings, ShadeMeasures.HUE_TURN, hue.build(), Reason.NO_HUE);
+    steps.put(
+        findings,
+        ShadeMeasures.LIGHTNESS_STEP,
+        ShadeMeasures.CHROMA_RATIO,
+        ShadeMeasures.HUE_TURN,
+        Reason.NO_SHADING,
+        Reason.NO_HUE);
     borders(levels, findings);
     LightDirection.find(materials, levels, tones, width, height, findings);
     texture(levels, findings);
@@ -319,13 +363,6 @@ public final class ShadeFacts {
     } else {
       findings.put(measure, sample.median(), sample.medianError());
     }
-  }
-
-  /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
-  private static double turnToCool(OkLab light, OkLab dark) {
-    double turn = Math.IEEEremainder(dark.hueDegrees() - light.hueDegrees(), 360);
-    double toCool = Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - light.hueDegrees(), 360);
-    return toCool >= 0 ? turn : -turn;
   }
 
   private void paintTones(@Nullable ValueLevels[] levels) {

@@ -3,6 +3,7 @@ package penmirror.core.measure.shade;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.OkLabPlanes;
@@ -35,6 +36,12 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
 
   private static final int REACH = 4;
   private static final double MOSTLY = 0.6;
+
+  /** What lies above the heaviest value and shows less than this is a highlight. */
+  private static final double LEAST_LIT = 0.25;
+
+  /** A shadow that shows less is a speck. */
+  private static final double LEAST_SHADOW = 0.05;
 
   private static final double NEAR = 0.007;
   private static final double ON_FLAT = 0.010;
@@ -189,6 +196,33 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
       after += peak + k < runs.length ? runs[peak + k] / 3 : 0;
     }
     return Math.max(before, after) < PROMINENT * runs[peak];
+  }
+
+  /**
+   * The value in the light: the heaviest, but where most lies in shadow. Then it has no darker one,
+   * and the next lighter is more than a highlight.
+   */
+  int lit() {
+    boolean hasShadow =
+        levels.subList(0, base).stream().anyMatch(level -> level.share() >= LEAST_SHADOW);
+    for (int k = base + 1; k < levels.size() && !hasShadow; k++) {
+      if (levels.get(k).share() >= LEAST_LIT) {
+        return k;
+      }
+    }
+    return base;
+  }
+
+  /** The value in shadow: the heaviest that is darker than the light. */
+  Optional<Level> shadow() {
+    return levels.subList(0, lit()).stream()
+        .filter(level -> level.share() >= LEAST_SHADOW)
+        .max(Comparator.comparingDouble(Level::share));
+  }
+
+  /** The next lighter value than the light. */
+  Optional<Level> highlight() {
+    return lit() + 1 < levels.size() ? Optional.of(levels.get(lit() + 1)) : Optional.empty();
   }
 
   /** Lightness below which the colour lies in shadow; below 0 without one. */

@@ -1,0 +1,158 @@
+package penmirror.core.measure.region;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
+import penmirror.core.measure.FigurePixels;
+import penmirror.core.measure.Findings;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.RoleTones;
+import penmirror.core.measure.region.FigureParts.Part;
+import penmirror.core.measure.region.RoleMeasures.Steps;
+import penmirror.core.measure.shade.Materials;
+import penmirror.core.measure.shade.ShadeFacts;
+import penmirror.core.raster.PixelGrid;
+
+/**
+ * Finds the colours of a figure by what they paint, and fills {@link RoleMeasures}: every local
+ * colour that lies mostly in the skin, the hair or the clothes is of that role.
+ */
+public final class RoleFacts {
+  /** So much of a local colour lies in a part that it paints. */
+  private static final double MOSTLY = 0.6;
+
+  /** Smaller roles are specks. */
+  private static final double LEAST_OF_FIGURE = 0.006;
+
+  /** Clothes nearer than this in OKLab are of one colour. */
+  private static final double SAME_COLOUR = 0.06;
+
+  private static final Map<Part, Role> ROLES =
+      new EnumMap<>(
+          Map.of(
+              Part.FACE, Role.SKIN,
+              Part.SKIN, Role.SKIN,
+              Part.HAIR, Role.HAIR,
+              Part.CLOTH, Role.CLOTH));
+
+  private final ShadeFacts shade;
+  private final FigurePixels figure;
+
+  private RoleFacts(ShadeFacts shade, FigurePixels figure) {
+    this.shade = shade;
+    this.figure = figure;
+  }
+
+  /**
+   * @param parts where skin, hair and clothes are; empty where no face was found
+   * @return in the order of the roles; a role that cannot be told is absent
+   */
+  public static List<RoleTones> find(
+      Optional<FigureParts> parts,
+      FlatPicture flats,
+      ShadeFacts shade,
+      FigurePixels figure,
+      Findings findings) {
+    if (parts.isEmpty()) {
+      findings.absent(RoleMeasures.ALL, Reason.PART_NOT_FOUND);
+      return List.of();
+    }
+    RoleFacts facts = new RoleFacts(shade, figure);
+    Map<Role, List<Integer>> byRole = facts.byRole(parts.get(), flats);
+    List<RoleTones> roles = new ArrayList<>();
+    for (Role role : List.of(Role.SKIN, Role.HAIR, Role.CLOTH)) {
+      List<Integer> materials = byRole.getOrDefault(role, List.of());
+      Steps steps = RoleMeasures.of(role);
+      if (materials.isEmpty()) {
+        findings.absent(steps.all(), Reason.PART_NOT_FOUND);
+        continue;
+      }
+      // Grey hair, or a coat in the light alone, is the character's and no miss.
+      shade
+          .steps(materials)
+          .put(
+              findings,
+              steps.lightness(),
+              steps.chroma(),
+              steps.hue(),
+              Reason.TOO_LITTLE,
+              Reason.TOO_LITTLE);
+      List<Integer> alike = role == Role.CLOTH ? facts.likeTheFirst(materials) : materials;
+      facts.tones(role, alike).ifPresent(roles::add);
+      if (role == Role.CLOTH) {
+        List<Integer> others = new ArrayList<>(materials);
+        others.removeAll(alike);
+        facts.tones(Role.CLOTH_TWO, facts.likeTheFirst(others)).ifPresent(roles::add);
+      }
+    }
+    return roles;
+  }
+
+  /** Local colours that are large enough to have values, by what they paint, largest first. */
+  private Map<Role, List<Integer>> byRole(FigureParts parts, FlatPicture flats) {
+    Materials materials = shade.materials();
+    int[][] counts = new int[materials.count()][Role.values().length];
+    int width = figure.figure().width();
+    for (int i = 0; i < width * figure.figure().height(); i++) {
+      if (materials.at(i) >= 0) {
+        double x = PixelGrid.toLarge(i % width, figure.factor());
+        double y = PixelGrid.toLarge(i / width, figure.factor());
+        int column = Math.min(flats.width() - 1, PixelGrid.cell(x, flats.factor()));
+        int row = Math.min(flats.height() - 1, PixelGrid.cell(y, flats.factor()));
+        Role role = ROLES.get(parts.at(row * flats.width() + column));
+        if (role != null) {
+          counts[materials.at(i)][role.ordinal()]++;
+        }
+      }
+    }
+    Map<Role, List<Integer>> byRole = new EnumMap<>(Role.class);
+    for (int material = 0; material < counts.length; material++) {
+      for (Role role : Role.values()) {
+        boolean mostly = counts[material][role.ordinal()] > MOSTLY * materials.area(material);
+        if (mostly && shade.tones(material).isPresent()) {
+          byRole.computeIfAbsent(role, key -> new ArrayList<>()).add(material);
+        }
+      }
+    }
+    byRole.values().forEach(list -> list.sort(Comparator.comparingInt(m -> -materials.area(m))));
+    return byRole;
+  }
+
+  private List<Integer> likeTheFirst(List<Integer> materials) {
+    return materials.stream()
+        .filter(m -> base(m).distanceTo(base(materials.get(0))) < SAME_COLOUR)
+        .toList();
+  }
+
+  private OkLab base(int material) {
+    return shade.tones(material).orElseThrow().base();
+  }
+
+  /** As the largest that has a shadow is laid; as the largest where none has. */
+  private Optional<RoleTones> tones(Role role, List<Integer> materials) {
+    double area = materials.stream().mapToInt(shade.materials()::area).sum();
+    if (area < LEAST_OF_FIGURE * figure.figureCount() || materials.isEmpty()) {
+      return Optional.empty();
+    }
+    int told =
+        materials.stream()
+            .filter(m -> shade.tones(m).orElseThrow().shadow().isPresent())
+            .findFirst()
+            .orElse(materials.get(0));
+    int deepest = shade.deepest(told);
+    int width = figure.figure().width();
+    return Optional.of(
+        new RoleTones(
+            role,
+            shade.tones(told).orElseThrow(),
+            area / figure.figureCount(),
+            PixelGrid.point(
+                PixelGrid.toLarge(deepest % width, figure.factor()),
+                PixelGrid.toLarge(deepest / width, figure.factor()))));
+  }
+}

@@ -1,0 +1,70 @@
+package penmirror.core.measure.shade;
+
+import penmirror.core.colour.OkLab;
+import penmirror.core.measure.Findings;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.statistics.WeightedSample;
+
+/** The steps from light to shadow of some local colours, each weighed by how much it shows. */
+public final class ShadowSteps {
+  private final WeightedSample.Builder lightness = WeightedSample.builder();
+  private final WeightedSample.Builder chroma = WeightedSample.builder();
+  private final WeightedSample.Builder hue = WeightedSample.builder();
+  private final double hasHue;
+  private int count;
+
+  /**
+   * @param hasHue chroma from which on a colour has a hue to turn
+   */
+  ShadowSteps(double hasHue) {
+    this.hasHue = hasHue;
+  }
+
+  void add(OkLab light, OkLab dark, double weight) {
+    count++;
+    lightness.add(dark.lightness() - light.lightness(), weight);
+    if (Math.min(dark.chroma(), light.chroma()) > hasHue) {
+      chroma.add(dark.chroma() / light.chroma(), weight);
+      hue.add(turnToCool(light, dark), weight);
+    }
+  }
+
+  public boolean isEmpty() {
+    return count == 0;
+  }
+
+  /**
+   * Their medians as the readings of three measures.
+   *
+   * @param noStep why there is none where no colour has a shadow
+   * @param noHue why there is no ratio and no turn where none has a hue
+   */
+  public void put(
+      Findings findings,
+      Measure lightnessStep,
+      Measure chromaRatio,
+      Measure hueTurn,
+      Reason noStep,
+      Reason noHue) {
+    put(findings, lightnessStep, lightness.build(), noStep);
+    put(findings, chromaRatio, chroma.build(), isEmpty() ? noStep : noHue);
+    put(findings, hueTurn, hue.build(), isEmpty() ? noStep : noHue);
+  }
+
+  private static void put(
+      Findings findings, Measure measure, WeightedSample sample, Reason otherwise) {
+    if (sample.size() == 0) {
+      findings.absent(measure, otherwise);
+    } else {
+      findings.put(measure, sample.median(), sample.medianError());
+    }
+  }
+
+  /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
+  private static double turnToCool(OkLab light, OkLab dark) {
+    double turn = Math.IEEEremainder(dark.hueDegrees() - light.hueDegrees(), 360);
+    double toCool = Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - light.hueDegrees(), 360);
+    return toCool >= 0 ? turn : -turn;
+  }
+}
