@@ -211,6 +211,7 @@ class JourneyBrowserTest extends BrowserTest {
     assertThat(page.locator(".three li")).hasCount(3);
     requireAccessible("mirror");
     layersOverTheFold();
+    coloursByRole();
     for (String key : List.of("f", "g", "s", "o")) {
       page.keyboard().press(key);
     }
@@ -218,6 +219,17 @@ class JourneyBrowserTest extends BrowserTest {
     page.keyboard().press("j");
     assertThat(page.locator(".fix").first()).hasClass("fix now");
     return Long.parseLong(page.url().replaceFirst(".*/mirror/(\\d+).*", "$1"));
+  }
+
+  /** Each colour shows where on the redraw it was read, for as long as it is looked at. */
+  private void coloursByRole() {
+    Locator skin = page.locator(".laid[data-role='skin']");
+    assertThat(skin).containsText("hadow");
+    assertThat(page.locator("[data-loop='skin']")).isHidden();
+    skin.focus();
+    assertThat(page.locator("[data-loop='skin']")).isVisible();
+    page.locator("#headline").click();
+    assertThat(page.locator("[data-loop='skin']")).isHidden();
   }
 
   /** A number is clicked: both halves show where it comes from, pins and dots make room. */

@@ -235,7 +235,7 @@ class OriginDatabaseTest extends DatabaseTest {
         .andExpect(content().string(containsString("background")))
         .andExpect(content().string(containsString(">–<")));
     mvc.perform(post(work + "/roles/forget").with(csrf()).param("role", "background"))
-        .andExpect(content().string(containsString("None named yet")));
+        .andExpect(content().string(containsString("None found")));
   }
 
   @Test

@@ -8,6 +8,7 @@ import penmirror.core.act.ActGroup;
 import penmirror.core.move.Move;
 import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.RoleScore;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
 import penmirror.core.telling.FixWords;
@@ -77,6 +78,8 @@ public final class ScoreJson {
           .put("points", stated.share().points())
           .put("of", stated.share().of());
     }
+    ArrayNode roles = node.putArray("roles");
+    score.roles().forEach(role -> write(roles.addObject(), role));
     ArrayNode fixes = node.putArray("fixes");
     score.fixes().forEach(fix -> write(fixes.addObject(), fix));
     return Json.line(node);
@@ -113,6 +116,20 @@ public final class ScoreJson {
         .credit()
         .ifPresentOrElse(credit -> node.put("credit", credit), () -> node.putNull("credit"));
     node.put("weight", score.rule().weight());
+  }
+
+  private static void write(ObjectNode node, RoleScore role) {
+    node.put("role", role.tones().role().word());
+    node.put("base", role.tones().tones().base().toEncodedSrgb().hex());
+    role.tones()
+        .tones()
+        .shadow()
+        .ifPresentOrElse(
+            shadow -> node.put("shadow", shadow.toEncodedSrgb().hex()),
+            () -> node.putNull("shadow"));
+    node.put("wanted", role.wanted().toEncodedSrgb().hex());
+    ObjectNode misses = node.putObject("misses");
+    role.misses().forEach(miss -> misses.put(miss.step().word(), miss.z()));
   }
 
   private static void write(ObjectNode node, Fix fix) {

@@ -29,6 +29,7 @@ import penmirror.core.act.ActGroup;
  * @param shares what each measured act reached of what it holds of the hundred by the rules
  * @param rules every rule in scope with its reading, in the catalogue's order
  * @param statements those of the sheet that were answered of the redraw, in its order
+ * @param roles its colours by what they paint, each with the shadow the works would lay
  * @param fixes what to change, best gain first
  * @param mended points by the rules once the first three fixes are done, and once all are
  */
@@ -47,6 +48,7 @@ public record Score(
     Map<Act, Share> shares,
     List<RuleScore> rules,
     List<Stated> statements,
+    List<RoleScore> roles,
     List<Fix> fixes,
     Optional<Mended> mended) {
 
@@ -98,6 +100,7 @@ public record Score(
     shares = new LinkedHashMap<>(shares);
     rules = List.copyOf(rules);
     statements = List.copyOf(statements);
+    roles = List.copyOf(roles);
     fixes = List.copyOf(fixes);
   }
 

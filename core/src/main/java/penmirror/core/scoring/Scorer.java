@@ -115,6 +115,7 @@ public final class Scorer {
         byActs.shares(),
         rules,
         byActs.statements(),
+        RoleScore.of(sheet, redraw.pixels().map(PixelReadings::roles).orElse(List.of())),
         fixes,
         fixes.isEmpty() ? Optional.empty() : Optional.of(finder.mended(fixes)));
   }

@@ -2,8 +2,11 @@ package penmirror.core.style;
 
 import java.util.Optional;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.measure.shade.ShadowSteps;
 
 /**
  * How a style goes from light to shadow: the same steps from whatever colour, which is the style;
@@ -18,26 +21,68 @@ public record ShadeLaw(double lightnessStep, double chromaRatio, double towardCo
   /** Under this share of the figure nobody would say that there is shadow. */
   private static final double SOME_SHADOW = 0.02;
 
+  /** Nearly grey: its hue and the ratio of its chroma would be chance. */
+  private static final double HAS_HUE = 0.05;
+
   /** Without hue there is none to turn. */
-  private static final double HAS_HUE = 0.02;
+  private static final double TURNS = 0.02;
 
   /** Where the works shade; what they have no rule of stays as it is. */
   public static Optional<ShadeLaw> of(StyleSheet sheet) {
-    Optional<Double> step = centre(sheet, ShadeMeasures.LIGHTNESS_STEP);
-    boolean shades =
-        sheet.rule(ShadeMeasures.COVER).filter(rule -> rule.centre() > SOME_SHADOW).isPresent();
-    if (step.isEmpty() || !shades) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        new ShadeLaw(
-            step.get(),
-            centre(sheet, ShadeMeasures.CHROMA_RATIO).orElse(1.0),
-            centre(sheet, ShadeMeasures.HUE_TURN).orElse(0.0)));
+    return of(
+        sheet,
+        sheet.rule(ShadeMeasures.LIGHTNESS_STEP),
+        sheet.rule(ShadeMeasures.CHROMA_RATIO),
+        sheet.rule(ShadeMeasures.HUE_TURN));
   }
 
-  private static Optional<Double> centre(StyleSheet sheet, Measure measure) {
-    return sheet.rule(measure).map(Rule::centre);
+  /** How one role is shaded; as the whole figure is where the works have no rule for it alone. */
+  public static Optional<ShadeLaw> of(StyleSheet sheet, Role role) {
+    RoleMeasures.Steps steps = RoleMeasures.of(role);
+    return of(
+        sheet,
+        rule(sheet, steps.lightness(), ShadeMeasures.LIGHTNESS_STEP),
+        rule(sheet, steps.chroma(), ShadeMeasures.CHROMA_RATIO),
+        rule(sheet, steps.hue(), ShadeMeasures.HUE_TURN));
+  }
+
+  /** The rule of a role that the works hold to, else that of the whole figure. */
+  public static Optional<Rule> rule(StyleSheet sheet, Measure ofRole, Measure ofAll) {
+    return sheet.rule(ofRole).filter(Rule::isScored).or(() -> sheet.rule(ofAll));
+  }
+
+  private static Optional<ShadeLaw> of(
+      StyleSheet sheet, Optional<Rule> lightness, Optional<Rule> chroma, Optional<Rule> hue) {
+    boolean shades =
+        sheet.rule(ShadeMeasures.COVER).filter(rule -> rule.centre() > SOME_SHADOW).isPresent();
+    return lightness
+        .filter(rule -> shades)
+        .map(
+            rule ->
+                new ShadeLaw(
+                    rule.centre(),
+                    chroma.map(Rule::centre).orElse(1.0),
+                    hue.map(Rule::centre).orElse(0.0)));
+  }
+
+  /** The steps by which a shadow was laid; as {@link #shadowOf} would lay it again. */
+  public static ShadeLaw between(OkLab light, OkLab shadow) {
+    return new ShadeLaw(
+        shadow.lightness() - light.lightness(),
+        light.chroma() == 0 ? 1 : shadow.chroma() / light.chroma(),
+        light.chroma() > TURNS ? ShadowSteps.turnToCool(light, shadow) : 0);
+  }
+
+  /** Whether a colour is strong enough to ask after its hue. */
+  public static boolean hasHue(OkLab colour) {
+    return colour.chroma() >= HAS_HUE;
+  }
+
+  /** 1 where the shorter way to the cool pole is toward larger hues, else −1. */
+  private static int cool(OkLab light) {
+    return Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - light.hueDegrees(), 360) >= 0
+        ? 1
+        : -1;
   }
 
   /** The shadow of a colour; no darker than black. What sRGB cannot show is nearest on writing. */
@@ -45,9 +90,8 @@ public record ShadeLaw(double lightnessStep, double chromaRatio, double towardCo
     double lightness = Math.max(0, Math.min(1, light.lightness() + lightnessStep));
     double chroma = light.chroma() * chromaRatio;
     double hue = light.hueDegrees();
-    if (light.chroma() > HAS_HUE) {
-      double toCool = Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - hue, 360);
-      hue += toCool >= 0 ? towardCoolDegrees : -towardCoolDegrees;
+    if (light.chroma() > TURNS) {
+      hue += cool(light) * towardCoolDegrees;
     }
     double angle = Math.toRadians(hue);
     return new OkLab(lightness, chroma * Math.cos(angle), chroma * Math.sin(angle));

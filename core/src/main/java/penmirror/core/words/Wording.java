@@ -55,10 +55,13 @@ public final class Wording {
 
   /** How a reading off its rule looks, such as "eyes too high". {@code z} in tolerances, signed. */
   public static String miss(Measure measure, double z) {
+    return side(measure, z >= 0, howMuch(z));
+  }
+
+  /** How much a reading is off, such as "a little too". {@code z} in tolerances. */
+  public static String howMuch(double z) {
     double size = Math.abs(z);
-    String howMuch =
-        text(size > 3 ? "how.much.far" : size > 1.5 ? "how.much.too" : "how.much.little");
-    return side(measure, z >= 0, howMuch);
+    return text(size > 3 ? "how.much.far" : size > 1.5 ? "how.much.too" : "how.much.little");
   }
 
   /** The unit as it follows a number on a page. */

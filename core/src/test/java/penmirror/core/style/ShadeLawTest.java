@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.shade.ShadeMeasures;
@@ -52,5 +53,24 @@ class ShadeLawTest {
   void whereNothingIsShadedThereIsNoLaw() {
     assertThat(ShadeLaw.of(sheet(0.005))).isEmpty();
     assertThat(ShadeLaw.of(StyleSheet.of("Nobody", View.FRONT, List.of()))).isEmpty();
+  }
+
+  /** What was laid by a law is read off it again, whatever the colour. */
+  @Test
+  void theStepsBetweenTwoColoursAreTheLaw() {
+    ShadeLaw law = new ShadeLaw(-0.15, 1.2, 20);
+    for (OkLab light : List.of(new OkLab(0.8, 0.06, 0.08), new OkLab(0.6, -0.08, 0.02))) {
+      ShadeLaw again = ShadeLaw.between(light, law.shadowOf(light));
+      assertThat(again.lightnessStep()).isCloseTo(-0.15, offset(1e-9));
+      assertThat(again.chromaRatio()).isCloseTo(1.2, offset(1e-9));
+      assertThat(again.towardCoolDegrees()).isCloseTo(20, offset(1e-6));
+    }
+  }
+
+  @Test
+  void aRoleWithoutRulesOfItsOwnIsShadedAsTheFigureIs() {
+    for (Role role : Role.values()) {
+      assertThat(ShadeLaw.of(sheet(0.2), role)).isEqualTo(ShadeLaw.of(sheet(0.2)));
+    }
   }
 }

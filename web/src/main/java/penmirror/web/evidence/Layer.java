@@ -35,7 +35,9 @@ public enum Layer {
       case SHAPE -> key.startsWith("shape.") ? FIGURE : STEPS;
       case PART -> PARTS;
       case LAYOUT -> PLACES;
-      default -> throw new IllegalArgumentException(key + " is not read from pixels.");
+      case ROLE -> VALUES;
+      case PROPORTION, FACE, TICKS ->
+          throw new IllegalArgumentException(key + " is not read from pixels.");
     };
   }
 

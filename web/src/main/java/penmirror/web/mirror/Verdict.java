@@ -13,8 +13,10 @@ import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.scoring.ActScore;
 import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.RoleScore;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.TickScore;
@@ -22,6 +24,7 @@ import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
 import penmirror.core.telling.DeskUnit;
 import penmirror.core.telling.FixWords;
+import penmirror.core.telling.RoleWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.Layer;
@@ -39,6 +42,7 @@ import penmirror.web.layout.ReadingStrip;
  * @param smaller how many more there are, worth less
  * @param near acts inside their bands
  * @param unread acts that could not be measured
+ * @param roles its colours by what they paint
  * @param ticks statements that the works hold to, those that are not answered yet among them
  */
 record Verdict(
@@ -60,6 +64,7 @@ record Verdict(
     List<String> near,
     List<String> unread,
     List<ActRow> acts,
+    List<RoleRow> roles,
     List<TickRow> ticks,
     List<String> traced) {
 
@@ -97,6 +102,26 @@ record Verdict(
    */
   record TickRow(
       String key, String text, String holds, String answer, boolean isBroken, String points) {}
+
+  /**
+   * A colour as it is laid and as the works would lay it.
+   *
+   * @param shadow empty where it has none
+   * @param picker the wanted shadow in a picker's numbers
+   * @param x where it lies on the redraw, pixels
+   */
+  record RoleRow(
+      String key,
+      String name,
+      String base,
+      String shadow,
+      String wanted,
+      String words,
+      String picker,
+      boolean misses,
+      boolean isRight,
+      String x,
+      String y) {}
 
   record ActRow(
       String key, String name, String points, String of, boolean misses, List<RuleRow> rules) {}
@@ -171,6 +196,7 @@ record Verdict(
           names(act -> act.credit().isPresent() && !act.misses()),
           names(act -> act.credit().isEmpty()),
           score.acts().stream().map(this::act).toList(),
+          score.roles().stream().map(Maker::role).toList(),
           ticks(),
           traced.stream().map(group -> texts.of("group." + group.word())).toList());
     }
@@ -336,6 +362,22 @@ record Verdict(
 
     private static SumRow row(String name, Score.Share share) {
       return new SumRow(name, Wording.number(share.points(), 1), Wording.number(share.of(), 0));
+    }
+
+    private static RoleRow role(RoleScore role) {
+      RoleTones tones = role.tones();
+      return new RoleRow(
+          tones.role().word(),
+          RoleWords.name(tones.role()),
+          tones.tones().base().toEncodedSrgb().hex(),
+          tones.tones().shadow().map(shadow -> shadow.toEncodedSrgb().hex()).orElse(""),
+          role.wanted().toEncodedSrgb().hex(),
+          RoleWords.miss(role),
+          RoleWords.picker(role.wanted()),
+          !role.misses().isEmpty(),
+          role.misses().isEmpty() && tones.tones().shadow().isPresent(),
+          Wording.number(tones.place().x(), 1),
+          Wording.number(tones.place().y(), 1));
     }
 
     private ActRow act(ActScore act) {

@@ -15,7 +15,9 @@ import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.MeasureResult;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.Reading;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
@@ -185,8 +187,12 @@ class OriginPage {
         reading.flatMap(r -> rule.map(band -> ReadingStrip.of(band, r.value()))));
   }
 
-  /** Every tone of every role, those that are not known included, so that they can be picked. */
-  record RoleRow(String role, List<ToneCell> tones) {}
+  /**
+   * Every tone of a role, those that are not known included, so that they can be picked.
+   *
+   * @param isNamed whether somebody named it, rather than found by itself
+   */
+  record RoleRow(String role, boolean isNamed, List<ToneCell> tones) {}
 
   /**
    * @param hex empty where it is not known
@@ -197,19 +203,29 @@ class OriginPage {
     model.addAttribute("study", study);
     model.addAttribute("work", work);
     List<RoleRow> rows = new ArrayList<>();
-    for (Map.Entry<String, List<RoleStore.Colour>> role : roles.of(work.id()).entrySet()) {
-      List<ToneCell> cells = new ArrayList<>();
-      for (RoleStore.Tone tone : RoleStore.Tone.values()) {
-        cells.add(
-            role.getValue().stream()
-                .filter(colour -> colour.tone() == tone)
-                .findFirst()
-                .map(colour -> new ToneCell(tone.name(), colour.hex(), colour.byHand()))
-                .orElse(new ToneCell(tone.name(), "", false)));
+    Map<String, List<RoleStore.Colour>> named = roles.of(work.id());
+    List<RoleTones> found = evidence.of(work).pixels().map(PixelReadings::roles).orElse(List.of());
+    named.forEach((name, colours) -> rows.add(new RoleRow(name, true, cells(colours))));
+    for (RoleTones role : found) {
+      String name = text("origin.role." + role.role().word());
+      if (!named.containsKey(name)) {
+        rows.add(new RoleRow(name, false, cells(RoleStore.found(role.tones()))));
       }
-      rows.add(new RoleRow(role.getKey(), cells));
     }
     model.addAttribute("roles", rows);
+  }
+
+  private static List<ToneCell> cells(List<RoleStore.Colour> colours) {
+    List<ToneCell> cells = new ArrayList<>();
+    for (RoleStore.Tone tone : RoleStore.Tone.values()) {
+      cells.add(
+          colours.stream()
+              .filter(colour -> colour.tone() == tone)
+              .findFirst()
+              .map(colour -> new ToneCell(tone.name(), colour.hex(), colour.byHand()))
+              .orElse(new ToneCell(tone.name(), "", false)));
+    }
+    return cells;
   }
 
   private String text(String key, Object... arguments) {

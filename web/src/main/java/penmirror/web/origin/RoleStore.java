@@ -11,6 +11,8 @@ import java.util.Map;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Tones;
 
 /** Keeps the colours of a work by the role they paint. */
 @Repository
@@ -37,6 +39,20 @@ class RoleStore {
    * @param byHand whether it was picked, rather than found by itself
    */
   record Colour(Tone tone, String hex, boolean byHand) {}
+
+  /** What was found by itself, as far as it was. */
+  static List<Colour> found(Tones tones) {
+    List<Colour> colours = new ArrayList<>();
+    colours.add(found(Tone.BASE, tones.base()));
+    tones.shadow().ifPresent(colour -> colours.add(found(Tone.SHADOW, colour)));
+    tones.strip().ifPresent(colour -> colours.add(found(Tone.STRIP, colour)));
+    tones.highlight().ifPresent(colour -> colours.add(found(Tone.HIGHLIGHT, colour)));
+    return colours;
+  }
+
+  private static Colour found(Tone tone, OkLab colour) {
+    return new Colour(tone, colour.toEncodedSrgb().hex(), false);
+  }
 
   /** Colours of every role, roles by name, tones in their order. */
   Map<String, List<Colour>> of(long workId) {

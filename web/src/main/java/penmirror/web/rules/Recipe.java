@@ -7,7 +7,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import penmirror.core.act.Acts;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
+import penmirror.core.colour.Tones;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.PaletteColour;
@@ -15,6 +18,7 @@ import penmirror.core.style.Rule;
 import penmirror.core.style.ShadeLaw;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
+import penmirror.core.telling.RoleWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.ActStrip;
@@ -25,8 +29,14 @@ import penmirror.web.layout.ActStrip;
  *
  * @param ball empty where no light is known, or nothing is shaded
  */
-record Recipe(List<LineClass> lines, Optional<Ball> ball, List<String> steps, List<Shade> colours) {
+record Recipe(
+    List<LineClass> lines,
+    Optional<Ball> ball,
+    List<String> steps,
+    List<RoleLaw> roles,
+    List<Shade> colours) {
   private static final int COLOURS = 8;
+  private static final int PAIRS = 5;
   private static final double INNER = 5;
   private static final double THICKEST = 22;
   private static final double RADIUS = 44;
@@ -64,11 +74,55 @@ record Recipe(List<LineClass> lines, Optional<Ball> ball, List<String> steps, Li
    */
   record Shade(String base, String shadow, String step, int works) {}
 
+  /**
+   * How the works take one role from light to shadow.
+   *
+   * @param pairs light and shadow as some of the works have them
+   * @param words the steps, such as "15 darker, a little cooler"
+   * @param works that show it
+   */
+  record RoleLaw(String name, List<Pair> pairs, String words, int works) {}
+
+  /**
+   * @param shadow empty where that work lays none
+   */
+  record Pair(String base, String shadow) {}
+
   static Recipe of(StyleSheet sheet) {
     Optional<ShadeLaw> law = ShadeLaw.of(sheet);
     List<Shade> colours =
         sheet.palette().stream().limit(COLOURS).map(colour -> shade(colour, law)).toList();
-    return new Recipe(lines(sheet), law.flatMap(l -> ball(sheet, l)), steps(sheet), colours);
+    return new Recipe(
+        lines(sheet), law.flatMap(l -> ball(sheet, l)), steps(sheet), roles(sheet), colours);
+  }
+
+  private static List<RoleLaw> roles(StyleSheet sheet) {
+    List<RoleLaw> roles = new ArrayList<>();
+    for (Role role : List.of(Role.SKIN, Role.HAIR, Role.CLOTH)) {
+      List<Tones> laid =
+          sheet.works().stream()
+              .flatMap(work -> work.roles().stream())
+              .filter(tones -> tones.role() == role)
+              .map(RoleTones::tones)
+              .toList();
+      ShadeLaw.of(sheet, role)
+          .filter(law -> !laid.isEmpty())
+          .ifPresent(
+              law ->
+                  roles.add(
+                      new RoleLaw(
+                          RoleWords.name(role),
+                          laid.stream().limit(PAIRS).map(Recipe::pair).toList(),
+                          RoleWords.law(law, laid.get(0).base()),
+                          laid.size())));
+    }
+    return roles;
+  }
+
+  private static Pair pair(Tones tones) {
+    return new Pair(
+        tones.base().toEncodedSrgb().hex(),
+        tones.shadow().map(shadow -> shadow.toEncodedSrgb().hex()).orElse(""));
   }
 
   private static List<LineClass> lines(StyleSheet sheet) {

@@ -6,14 +6,20 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
 import penmirror.core.colour.Swatch;
+import penmirror.core.colour.Tones;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
@@ -83,5 +89,42 @@ class RecipeTest {
     assertThat(bare.ball()).isEmpty();
     assertThat(bare.colours().get(0).shadow()).isEmpty();
     assertThat(Recipe.of(StyleSheet.of("Nobody", View.FRONT, List.of())).lines()).isEmpty();
+  }
+
+  /**
+   * Skin by its own rules, with the pairs the works have; a role that no work shows is not told.
+   */
+  @Test
+  void eachRoleTellsItsStepsWithThePairsOfTheWorks() {
+    Map<Measure, Double> values = shaded(4);
+    values.put(RoleMeasures.SKIN.lightness(), -0.2);
+    Tones tones =
+        new Tones(
+            SKIN, Optional.of(new OkLab(0.6, 0.03, 0.06)), Optional.empty(), Optional.empty());
+    List<MeasuredWork> works = new ArrayList<>();
+    for (MeasuredWork work : sheet(values).works()) {
+      works.add(
+          new MeasuredWork(
+              work.id(),
+              work.title(),
+              "",
+              View.FRONT,
+              work.shows(),
+              values,
+              work.notThere(),
+              work.swatches(),
+              work.flats(),
+              List.of(new RoleTones(Role.SKIN, tones, 0.2, new Point(1.5, 1.5))),
+              1));
+    }
+    Recipe recipe = Recipe.of(StyleSheet.of("A hand", View.FRONT, works));
+    assertThat(recipe.roles()).hasSize(1);
+    Recipe.RoleLaw skin = recipe.roles().get(0);
+    assertThat(skin.name()).isEqualTo("Skin");
+    assertThat(skin.works()).isEqualTo(4);
+    assertThat(skin.words()).matches("2\\d darker.*");
+    assertThat(skin.pairs()).hasSize(4);
+    assertThat(skin.pairs().get(0).base()).isEqualTo("#F0CBA6");
+    assertThat(skin.pairs().get(0).shadow()).startsWith("#");
   }
 }

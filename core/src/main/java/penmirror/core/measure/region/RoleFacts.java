@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Role;
+import penmirror.core.colour.Tones;
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.NoReading.Reason;
@@ -31,6 +32,9 @@ public final class RoleFacts {
 
   /** Clothes nearer than this in OKLab are of one colour. */
   private static final double SAME_COLOUR = 0.06;
+
+  /** Less lightness between two of them is no shadow. */
+  private static final double LEAST_STEP = 0.05;
 
   private static final Map<Part, Role> ROLES =
       new EnumMap<>(
@@ -123,17 +127,23 @@ public final class RoleFacts {
     return byRole;
   }
 
+  /** Of its colour, or of what can be its light or shadow where a line keeps the two apart. */
   private List<Integer> likeTheFirst(List<Integer> materials) {
-    return materials.stream()
-        .filter(m -> base(m).distanceTo(base(materials.get(0))) < SAME_COLOUR)
-        .toList();
+    return materials.stream().filter(m -> isLike(base(materials.get(0)), base(m))).toList();
+  }
+
+  private static boolean isLike(OkLab one, OkLab other) {
+    return one.distanceTo(other) < SAME_COLOUR || Materials.isOneColour(one, other);
   }
 
   private OkLab base(int material) {
     return shade.tones(material).orElseThrow().base();
   }
 
-  /** As the largest that has a shadow is laid; as the largest where none has. */
+  /**
+   * As the largest that has a shadow is laid. Where none has, of the two largest the darker is
+   * taken for the shadow of the other, if it can be.
+   */
   private Optional<RoleTones> tones(Role role, List<Integer> materials) {
     double area = materials.stream().mapToInt(shade.materials()::area).sum();
     if (area < LEAST_OF_FIGURE * figure.figureCount() || materials.isEmpty()) {
@@ -144,12 +154,25 @@ public final class RoleFacts {
             .filter(m -> shade.tones(m).orElseThrow().shadow().isPresent())
             .findFirst()
             .orElse(materials.get(0));
-    int deepest = shade.deepest(told);
+    Tones tones = shade.tones(told).orElseThrow();
+    int shown = told;
+    if (tones.shadow().isEmpty() && materials.size() > 1) {
+      List<Integer> byLight = new ArrayList<>(materials.subList(0, 2));
+      byLight.sort(Comparator.comparingDouble(m -> -base(m).lightness()));
+      OkLab light = base(byLight.get(0));
+      int dark = byLight.get(1);
+      if (light.lightness() - base(dark).lightness() > LEAST_STEP
+          && Materials.isOneColour(light, base(dark))) {
+        shown = dark;
+        tones = new Tones(light, Optional.of(base(dark)), Optional.empty(), tones.highlight());
+      }
+    }
+    int deepest = shade.deepest(shown);
     int width = figure.figure().width();
     return Optional.of(
         new RoleTones(
             role,
-            shade.tones(told).orElseThrow(),
+            tones,
             area / figure.figureCount(),
             PixelGrid.point(
                 PixelGrid.toLarge(deepest % width, figure.factor()),

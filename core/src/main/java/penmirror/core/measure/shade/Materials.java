@@ -121,7 +121,7 @@ public final class Materials {
   }
 
   /** Whether two colours can be one local colour in light and in shadow. */
-  static boolean isOneColour(OkLab one, OkLab other) {
+  public static boolean isOneColour(OkLab one, OkLab other) {
     double step = Math.abs(one.lightness() - other.lightness());
     if (step < LEAST_STEP || step > LARGEST_STEP) {
       return false;

@@ -62,7 +62,7 @@ public final class ShadowSteps {
   }
 
   /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
-  private static double turnToCool(OkLab light, OkLab dark) {
+  public static double turnToCool(OkLab light, OkLab dark) {
     double turn = Math.IEEEremainder(dark.hueDegrees() - light.hueDegrees(), 360);
     double toCool = Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - light.hueDegrees(), 360);
     return toCool >= 0 ? turn : -turn;

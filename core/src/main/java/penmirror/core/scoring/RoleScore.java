@@ -1,0 +1,85 @@
+package penmirror.core.scoring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import penmirror.core.colour.OkLab;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.RoleTones;
+import penmirror.core.measure.region.RoleMeasures;
+import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.style.ShadeLaw;
+import penmirror.core.style.StyleSheet;
+
+/**
+ * One colour of a redraw by what it paints, held against how the works go from light to shadow. The
+ * colour in the light is the character's and is not judged.
+ *
+ * @param tones as they are laid
+ * @param wanted the shadow of the same light as the works would lay it
+ * @param misses the steps that lie outside their bands; empty where it has no shadow at all
+ */
+public record RoleScore(RoleTones tones, OkLab wanted, List<Miss> misses) {
+
+  /** What a step changes. */
+  public enum Step {
+    DEPTH,
+    STRENGTH,
+    TURN;
+
+    /** The word used in message keys. */
+    public String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  /**
+   * @param z in tolerances of the rule, signed, outside of −1 to 1
+   */
+  public record Miss(Step step, double z) {}
+
+  public RoleScore {
+    misses = List.copyOf(misses);
+  }
+
+  /** None where the works do not shade, or have no rule of how. */
+  static List<RoleScore> of(StyleSheet sheet, List<RoleTones> roles) {
+    List<RoleScore> scores = new ArrayList<>();
+    for (RoleTones tones : roles) {
+      ShadeLaw.of(sheet, tones.role())
+          .ifPresent(
+              law ->
+                  scores.add(
+                      new RoleScore(
+                          tones,
+                          law.shadowOf(tones.tones().base()),
+                          tones.tones().shadow().isPresent()
+                              ? misses(sheet, tones, tones.tones().shadow().get())
+                              : List.of())));
+    }
+    return scores;
+  }
+
+  private static List<Miss> misses(StyleSheet sheet, RoleTones tones, OkLab shadow) {
+    ShadeLaw laid = ShadeLaw.between(tones.tones().base(), shadow);
+    RoleMeasures.Steps steps = RoleMeasures.of(tones.role());
+    List<Miss> misses = new ArrayList<>();
+    miss(sheet, steps.lightness(), ShadeMeasures.LIGHTNESS_STEP, laid.lightnessStep())
+        .ifPresent(z -> misses.add(new Miss(Step.DEPTH, z)));
+    if (ShadeLaw.hasHue(tones.tones().base()) && ShadeLaw.hasHue(shadow)) {
+      miss(sheet, steps.chroma(), ShadeMeasures.CHROMA_RATIO, laid.chromaRatio())
+          .ifPresent(z -> misses.add(new Miss(Step.STRENGTH, z)));
+      miss(sheet, steps.hue(), ShadeMeasures.HUE_TURN, laid.towardCoolDegrees())
+          .ifPresent(z -> misses.add(new Miss(Step.TURN, z)));
+    }
+    return misses;
+  }
+
+  private static Optional<Double> miss(
+      StyleSheet sheet, Measure ofRole, Measure ofAll, double value) {
+    return ShadeLaw.rule(sheet, ofRole, ofAll)
+        .map(rule -> rule.z(value))
+        .filter(z -> Math.abs(z) > 1);
+  }
+}
