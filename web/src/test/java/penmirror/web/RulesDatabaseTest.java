@@ -322,6 +322,38 @@ class RulesDatabaseTest extends DatabaseTest {
         .andExpect(status().isBadRequest());
   }
 
+  /** As an act that is measured: on the sheet with its number, on the mirror kept or broken. */
+  @Test
+  void aStatementMakesOrBreaksTheStyle() throws Exception {
+    for (Work work : taken) {
+      mvc.perform(
+          post(base + "/traits/hands-nails/works/" + work.id()).param("answer", "no").with(csrf()));
+    }
+    mvc.perform(post(base + "/rules/signature/act").param("act", "eye-height").with(csrf()));
+    mvc.perform(post(base + "/rules/signature/act").param("act", "tick.hands-nails").with(csrf()));
+    assertThat(text(base + "/rules"))
+        .contains("data-trait=\"tick.hands-nails\"")
+        .contains("Never: fingernails are drawn.")
+        .contains("Kept in 4 of 4");
+
+    long id =
+        ((Intake.Taken)
+                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
+            .workId();
+    markings.save(id, 0, redraw(1).truth());
+    awaitReadings();
+    String mirror = base + "/mirror/" + id;
+    assertThat(text(mirror))
+        .contains("Never: fingernails are drawn.")
+        .contains("data-state=\"unread\"");
+    mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "yes").with(csrf()));
+    assertThat(text(mirror))
+        .contains("it is so here")
+        .contains("data-key=\"tick.hands-nails.less\"")
+        .contains("Leave it out: fingernails are drawn");
+    byRules(mirror);
+  }
+
   /** The parts of the sum that the page shows, added up. */
   private double byRules(String mirror) throws Exception {
     Matcher parts = Pattern.compile("<td class=\"num\">\\s*<b>([0-9.]+)</b>").matcher(text(mirror));

@@ -10,7 +10,8 @@ import penmirror.core.measure.Measure;
  *
  * @param key as files and words name it; never renamed or reused
  * @param grip the feature that is taken hold of; empty for what lies over the whole drawing
- * @param readings in the order in which they are asked: the first that a sheet has leads
+ * @param readings in the order in which they are asked: the first that a sheet has leads; none for
+ *     a statement
  * @param presence what must be there before anything is asked of how it is; empty where it always
  *     is
  */
@@ -31,9 +32,16 @@ public record Act(
 
   public Act {
     readings = List.copyOf(readings);
-    if (readings.isEmpty()) {
-      throw new IllegalArgumentException("An act has readings, " + key + " has none.");
+    if (readings.isEmpty() != (group == ActGroup.TICKS)) {
+      throw new IllegalArgumentException("An act has readings, but for statements: " + key);
     }
+  }
+
+  /** Key of the statement it is to do, or never to do; empty where it is measured. */
+  public Optional<String> statement() {
+    return group == ActGroup.TICKS
+        ? Optional.of(key.substring(Acts.STATEMENT.length()))
+        : Optional.empty();
   }
 
   @Override

@@ -30,6 +30,8 @@ public final class Acts {
   private static final double SOME_LIGHT = 0.02;
   private static final double SOME_ACCENT = 0.004;
 
+  static final String STATEMENT = "tick.";
+
   private static final List<Act> ALL =
       List.of(
           of(
@@ -302,7 +304,17 @@ public final class Acts {
 
   public static Optional<Act> byKey(String key) {
     return Optional.ofNullable(BY_KEY.get(key))
-        .or(() -> FreePair.ofKey(key).flatMap(pair -> of(pair.measure())));
+        .or(() -> FreePair.ofKey(key).flatMap(pair -> of(pair.measure())))
+        .or(
+            () ->
+                key.startsWith(STATEMENT)
+                    ? Optional.of(ofStatement(key.substring(STATEMENT.length())))
+                    : Optional.empty());
+  }
+
+  /** To do as a statement says, or never to. */
+  public static Act ofStatement(String key) {
+    return new Act(STATEMENT + key, ActGroup.TICKS, Optional.empty(), List.of(), Optional.empty());
   }
 
   /** The act a measure is a reading of; empty for what is no manner. */

@@ -11,6 +11,7 @@ import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RoleScore;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
+import penmirror.core.scoring.TickScore;
 import penmirror.core.telling.FixWords;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -65,18 +66,20 @@ public final class ScoreJson {
       }
     }
     ArrayNode acts = node.putArray("acts");
-    score.acts().forEach(act -> write(acts.addObject(), act, score.shares().get(act.act())));
+    score.measured().forEach(act -> write(acts.addObject(), act, score.shares().get(act.act())));
     ArrayNode measures = node.putArray("measures");
     score.rules().forEach(rule -> write(measures.addObject(), rule));
     ArrayNode statements = node.putArray("statements");
-    for (Score.Stated stated : score.statements()) {
-      statements
-          .addObject()
-          .put("key", stated.tick().ticked().key())
-          .put("works", stated.tick().ticked().holds().word())
-          .put("redraw", stated.tick().yes())
-          .put("points", stated.share().points())
-          .put("of", stated.share().of());
+    for (ActScore answered : score.answered()) {
+      TickScore tick = answered.tick().orElseThrow();
+      ObjectNode statement = statements.addObject();
+      statement.put("key", tick.rule().key());
+      statement.put("works", tick.rule().holds().word());
+      statement.put("redraw", tick.yes());
+      statement.put("makesOrBreaks", answered.makesOrBreaks());
+      Score.Share share = score.shares().get(answered.act());
+      put(statement, "points", Optional.ofNullable(share).map(Score.Share::points));
+      put(statement, "of", Optional.ofNullable(share).map(Score.Share::of));
     }
     ArrayNode roles = node.putArray("roles");
     score.roles().forEach(role -> write(roles.addObject(), role));

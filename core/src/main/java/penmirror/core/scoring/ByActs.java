@@ -9,8 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
+import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 
 /**
  * The score by the rules: acts instead of readings, so that what a hand does in one go counts once.
@@ -21,11 +23,9 @@ import penmirror.core.style.StyleSheet;
  */
 final class ByActs {
   private final List<ActScore> acts;
-  private final List<TickScore> ticks;
 
-  private ByActs(List<ActScore> acts, List<TickScore> ticks) {
+  private ByActs(List<ActScore> acts) {
     this.acts = acts;
-    this.ticks = ticks;
   }
 
   /**
@@ -50,9 +50,19 @@ final class ByActs {
         acts.add(ActScore.of(act, ofAct, sheet.makeOrBreak().contains(act)));
       }
     }
-    return new ByActs(acts, ticks);
+    for (Ticked ticked : sheet.statements()) {
+      Act act = Acts.ofStatement(ticked.key());
+      boolean few = sheet.makeOrBreak().contains(act);
+      List<TickScore> answered = ticks.stream().filter(tick -> tick.rule().equals(ticked)).toList();
+      // What makes or breaks it is told though nobody answered.
+      if (!answered.isEmpty() || few && ticked.isScored()) {
+        acts.add(ActScore.of(act, answered, few));
+      }
+    }
+    return new ByActs(acts);
   }
 
+  /** Those that are measured, then the statements that were answered. */
   List<ActScore> acts() {
     return acts;
   }
@@ -69,9 +79,10 @@ final class ByActs {
 
   /** What could be measured over all that is in scope, by weight; [0, 1]. */
   double coverage() {
-    double all = acts.stream().mapToDouble(ActScore::fullWeight).sum();
+    List<ActScore> read = acts.stream().filter(act -> act.act().group() != ActGroup.TICKS).toList();
+    double all = read.stream().mapToDouble(ActScore::fullWeight).sum();
     double measured =
-        acts.stream()
+        read.stream()
             .filter(act -> act.credit().isPresent())
             .mapToDouble(ActScore::fullWeight)
             .sum();
@@ -98,20 +109,7 @@ final class ByActs {
   Map<ActGroup, Score.Share> groups() {
     Map<ActGroup, Score.Share> groups = new EnumMap<>(ActGroup.class);
     shares().forEach((act, share) -> groups.merge(act.group(), share, Score.Share::plus));
-    for (TickScore tick : ticks) {
-      groups.merge(ActGroup.TICKS, share(tick), Score.Share::plus);
-    }
     return groups;
-  }
-
-  /** What one statement holds of the hundred, and what it reached of it. */
-  Score.Share share(TickScore tick) {
-    double of = (mean(true).isPresent() ? 50 : 100) * tick.weight() / weights(false);
-    return new Score.Share(of * tick.credit(), of);
-  }
-
-  List<Score.Stated> statements() {
-    return ticks.stream().map(tick -> new Score.Stated(tick, share(tick))).toList();
   }
 
   private Optional<Double> mean(boolean few) {
@@ -122,19 +120,14 @@ final class ByActs {
         sum += act.weight() * act.credit().get();
       }
     }
-    if (!few) {
-      sum += ticks.stream().mapToDouble(tick -> tick.weight() * tick.credit()).sum();
-    }
     // Rounding may carry a sum of full credits over its weights.
     return weights > 0 ? Optional.of(100 * Math.min(1, sum / weights)) : Optional.empty();
   }
 
   private double weights(boolean few) {
-    double ofTicks = few ? 0 : ticks.stream().mapToDouble(TickScore::weight).sum();
-    return ofTicks
-        + acts.stream()
-            .filter(act -> act.makesOrBreaks() == few && act.credit().isPresent())
-            .mapToDouble(ActScore::weight)
-            .sum();
+    return acts.stream()
+        .filter(act -> act.makesOrBreaks() == few && act.credit().isPresent())
+        .mapToDouble(ActScore::weight)
+        .sum();
   }
 }

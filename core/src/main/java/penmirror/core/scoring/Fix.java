@@ -3,6 +3,7 @@ package penmirror.core.scoring;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import penmirror.core.act.Act;
 import penmirror.core.move.Move;
 import penmirror.core.style.Rule;
@@ -44,10 +45,24 @@ public record Fix(
 
   /** One thing the hand does for it. */
   public sealed interface Change {
-    /** The rule it brings to its middle, with the reading as it is now. */
-    RuleScore score();
+    /** The rule it keeps afterwards, as it is now. */
+    Judged score();
 
     Direction direction();
+
+    /** A reading is brought to the middle of its band. */
+    sealed interface Measured extends Change {
+      @Override
+      RuleScore score();
+    }
+
+    /** Something is drawn, or left out, as a statement says. */
+    record Stated(TickScore score) implements Change {
+      @Override
+      public Direction direction() {
+        return score.yes() ? Direction.LESS : Direction.MORE;
+      }
+    }
 
     /**
      * Landmarks go by a plain move.
@@ -55,7 +70,7 @@ public record Fix(
      * @param amount as the move counts
      * @param edgeAmount what already reaches the band
      */
-    record Moved(RuleScore score, Move move, double amount, double edgeAmount) implements Change {
+    record Moved(RuleScore score, Move move, double amount, double edgeAmount) implements Measured {
       @Override
       public Direction direction() {
         return amount > 0 ? Direction.MORE : Direction.LESS;
@@ -67,7 +82,7 @@ public record Fix(
      *
      * @param pixelsPerUnit what one of the measure's unit is on this drawing, where it is a length
      */
-    record Redrawn(RuleScore score, OptionalDouble pixelsPerUnit) implements Change {
+    record Redrawn(RuleScore score, OptionalDouble pixelsPerUnit) implements Measured {
       @Override
       public Direction direction() {
         // What is not there at all must be drawn; a step down is more of it where it is less.
@@ -97,8 +112,17 @@ public record Fix(
     return acts;
   }
 
-  /** The rules it mends, farthest off first. */
+  /** The readings it mends, farthest off first; none where it is a statement. */
+  public List<Change.Measured> measured() {
+    return changes.stream()
+        .flatMap(
+            change ->
+                change instanceof Change.Measured measured ? Stream.of(measured) : Stream.empty())
+        .toList();
+  }
+
+  /** The bands it brings readings into, farthest off first. */
   public List<Rule> rules() {
-    return changes.stream().map(change -> change.score().rule()).toList();
+    return measured().stream().map(change -> change.score().rule()).toList();
   }
 }

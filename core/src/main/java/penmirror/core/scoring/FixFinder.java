@@ -68,13 +68,23 @@ final class FixFinder {
   List<Fix> fixes() {
     List<Fix> fixes = new ArrayList<>();
     for (ActScore act : acts) {
-      if (act.misses()) {
+      if (act.tick().isPresent()) {
+        act.tick().filter(TickScore::misses).ifPresent(tick -> fixes.add(fix(act, tick)));
+      } else if (act.misses()) {
         correction(act).ifPresent(correction -> fixes.add(fix(act, correction)));
       }
     }
     fixes.removeIf(fix -> fix.pointsGained() <= 0);
     fixes.sort(Comparator.comparingDouble(fix -> -fix.pointsGained()));
     return joined(fixes);
+  }
+
+  /** Nothing moves: the statement is answered as the works do it, and all is scored again. */
+  private Fix fix(ActScore act, TickScore tick) {
+    Change change = new Change.Stated(tick);
+    List<Change> changes = List.of(change);
+    double after = pointsOf(redraw.marks(), changes).orElse(points);
+    return new Fix(act.act(), change.direction(), changes, List.of(), after - points, List.of());
   }
 
   /** What the rules give once fixes are done together. */
@@ -172,7 +182,7 @@ final class FixFinder {
     List<Change> inOrder = new ArrayList<>();
     correction.changes().stream()
         .filter(Change.Moved.class::isInstance)
-        .sorted(Comparator.comparingDouble(change -> -Math.abs(change.score().z().orElse(0.0))))
+        .sorted(Comparator.comparingDouble(change -> -distance(change)))
         .forEach(inOrder::add);
     inOrder.addAll(
         tellingFirst(
@@ -205,7 +215,9 @@ final class FixFinder {
   }
 
   private static double distance(Change change) {
-    return change.score().z().map(Math::abs).orElse(Double.MAX_VALUE);
+    return change instanceof Change.Measured measured
+        ? measured.score().z().map(Math::abs).orElse(Double.MAX_VALUE)
+        : 0;
   }
 
   /**
@@ -223,7 +235,8 @@ final class FixFinder {
       if (!fix.steps().isEmpty()) {
         Map<Measure, MeasureResult> after = corrected(moved(fix.steps()), fix.changes());
         for (Fix other : fixes) {
-          if (other != fix && !taken.contains(other.act()) && isRight(other, after)) {
+          boolean measured = !other.rules().isEmpty();
+          if (measured && other != fix && !taken.contains(other.act()) && isRight(other, after)) {
             along.add(other.act());
           }
         }
@@ -258,7 +271,15 @@ final class FixFinder {
   }
 
   private Optional<Double> pointsOf(Marks marks, List<Change> changes) {
-    return scorer.byRules(marks.view(), corrected(marks, changes), ticks);
+    List<TickScore> answered =
+        ticks.stream()
+            .map(
+                tick ->
+                    changes.stream().anyMatch(change -> change.score().equals(tick))
+                        ? tick.mended()
+                        : tick)
+            .toList();
+    return scorer.byRules(marks.view(), corrected(marks, changes), answered);
   }
 
   /** All readings as they are after a correction. */
@@ -282,8 +303,8 @@ final class FixFinder {
           });
     }
     for (Change change : changes) {
-      if (change instanceof Change.Redrawn) {
-        Rule rule = change.score().rule();
+      if (change instanceof Change.Redrawn redrawn) {
+        Rule rule = redrawn.score().rule();
         corrected.put(
             rule.measure(),
             new Reading(

@@ -13,13 +13,15 @@ import penmirror.core.style.Rule;
  * @param credit [0, 1]; empty when it could not be measured, 0 when it is measured and not there
  */
 public record RuleScore(
-    Rule rule, MeasureResult result, Optional<Double> z, Optional<Double> credit) {
+    Rule rule, MeasureResult result, Optional<Double> z, Optional<Double> credit)
+    implements Judged {
 
   public Optional<Reading> reading() {
     return result.reading();
   }
 
   /** Whether the reading lies outside the band. */
+  @Override
   public boolean misses() {
     return z.map(value -> Math.abs(value) > 1).orElse(credit.isPresent());
   }

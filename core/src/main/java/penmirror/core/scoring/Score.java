@@ -25,10 +25,10 @@ import penmirror.core.act.ActGroup;
  * @param houseColours how far its colours are those that recur across the works; empty where
  *     colours were not read
  * @param groups what each group of acts reached of what it holds of the hundred by the rules
- * @param acts every act in scope, in the order of the sheet
+ * @param acts every act in scope, in the order of the sheet; after those that are measured the
+ *     statements that were answered
  * @param shares what each measured act reached of what it holds of the hundred by the rules
  * @param rules every rule in scope with its reading, in the catalogue's order
- * @param statements those of the sheet that were answered of the redraw, in its order
  * @param roles its colours by what they paint, each with the shadow the works would lay
  * @param fixes what to change, best gain first
  * @param mended points by the rules once the first three fixes are done, and once all are
@@ -47,7 +47,6 @@ public record Score(
     List<ActScore> acts,
     Map<Act, Share> shares,
     List<RuleScore> rules,
-    List<Stated> statements,
     List<RoleScore> roles,
     List<Fix> fixes,
     Optional<Mended> mended) {
@@ -58,9 +57,6 @@ public record Score(
       return new Share(points + other.points, of + other.of);
     }
   }
-
-  /** A statement that was answered, with what it reached of what it holds. */
-  public record Stated(TickScore tick, Share share) {}
 
   /**
    * Points by the rules, found by doing the fixes together and scoring again.
@@ -93,13 +89,22 @@ public record Score(
     }
   }
 
+  /** The acts that are read off the redraw. */
+  public List<ActScore> measured() {
+    return acts.stream().filter(act -> act.act().group() != ActGroup.TICKS).toList();
+  }
+
+  /** The statements that were answered of it, in the order of the sheet. */
+  public List<ActScore> answered() {
+    return acts.stream().filter(act -> act.tick().isPresent()).toList();
+  }
+
   public Score {
     nearest = List.copyOf(nearest);
     groups = groups.isEmpty() ? Map.of() : new EnumMap<>(groups);
     acts = List.copyOf(acts);
     shares = new LinkedHashMap<>(shares);
     rules = List.copyOf(rules);
-    statements = List.copyOf(statements);
     roles = List.copyOf(roles);
     fixes = List.copyOf(fixes);
   }

@@ -114,7 +114,6 @@ public final class Scorer {
         byActs.acts(),
         byActs.shares(),
         rules,
-        byActs.statements(),
         RoleScore.of(sheet, redraw.pixels().map(PixelReadings::roles).orElse(List.of())),
         fixes,
         fixes.isEmpty() ? Optional.empty() : Optional.of(finder.mended(fixes)));
@@ -153,7 +152,7 @@ public final class Scorer {
     List<TickScore> ticks = new ArrayList<>();
     for (Ticked ticked : sheet.statements()) {
       Boolean yes = answers.get(ticked.key());
-      if (yes != null && TickScore.isRule(ticked)) {
+      if (yes != null && ticked.isScored()) {
         ticks.add(new TickScore(ticked, yes));
       }
     }

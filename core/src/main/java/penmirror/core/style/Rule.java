@@ -1,5 +1,8 @@
 package penmirror.core.style;
 
+import java.util.Optional;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.statistics.Sample;
 
@@ -21,7 +24,8 @@ public record Rule(
     int readingCount,
     Strength strength,
     double weight,
-    Grounds grounds) {
+    Grounds grounds)
+    implements StyleRule {
 
   /** What a rule stands on. */
   public enum Grounds {
@@ -163,8 +167,9 @@ public record Rule(
     return Math.min(measure.unit().most(), measure.scale().told(high));
   }
 
-  public boolean isScored() {
-    return weight > 0;
+  @Override
+  public Optional<Act> act() {
+    return Acts.of(measure);
   }
 
   Rule withWeight(double newWeight) {

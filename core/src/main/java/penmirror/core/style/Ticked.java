@@ -1,7 +1,10 @@
 package penmirror.core.style;
 
 import java.util.Locale;
+import java.util.Optional;
 import org.apache.commons.statistics.interval.BinomialConfidenceInterval;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 
 /**
  * A statement no ruler gives, with what was answered to it on the works: a rule by its share of
@@ -13,9 +16,12 @@ import org.apache.commons.statistics.interval.BinomialConfidenceInterval;
  * @param yes works on which it holds
  * @param no works on which it does not; unclear answers count for neither
  */
-public record Ticked(String key, String text, DrawingStage stage, int yes, int no) {
+public record Ticked(String key, String text, DrawingStage stage, int yes, int no)
+    implements StyleRule {
   /** From so many answers on, all alike, a statement is taken to hold always or never. */
   private static final int ENOUGH = 3;
+
+  private static final double USUAL_WEIGHT = 0.5;
 
   /** The middle nine tenths. */
   private static final double ALPHA = 0.1;
@@ -40,6 +46,26 @@ public record Ticked(String key, String text, DrawingStage stage, int yes, int n
       throw new IllegalArgumentException(
           "A statement was answered on some works, " + key + " on " + yes + " and " + no + ".");
     }
+  }
+
+  @Override
+  public Optional<Act> act() {
+    return Optional.of(Acts.ofStatement(key));
+  }
+
+  /** As acts weigh: 1 for what is always or never so, half for what most of them do. */
+  @Override
+  public double weight() {
+    return switch (holds()) {
+      case ALWAYS, NEVER -> 1;
+      case USUALLY, SELDOM -> USUAL_WEIGHT;
+      case FREE -> 0;
+    };
+  }
+
+  @Override
+  public int readingCount() {
+    return answered();
   }
 
   public int answered() {

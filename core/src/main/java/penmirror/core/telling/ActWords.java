@@ -10,6 +10,7 @@ import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.style.Ticked;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 
@@ -23,7 +24,19 @@ public final class ActWords {
   public static String name(Act act) {
     return FreePair.ofKey(act.key())
         .map(pair -> Spoken.sentence(Wording.part(pair)))
+        .or(() -> act.statement().map(ActWords::shipped))
         .orElseGet(() -> Wording.text("act." + act.key() + ".name"));
+  }
+
+  private static String shipped(String statement) {
+    String key = "statement." + statement;
+    return Wording.has(key) ? Wording.text(key) : statement;
+  }
+
+  /** A statement with how the works hold to it, such as "Never: fingernails are drawn." */
+  public static String sentence(Ticked ticked) {
+    return Wording.text(
+        "rule.tick." + ticked.holds().word(), ticked.text(), Spoken.within(ticked.text()));
   }
 
   /**
@@ -32,6 +45,12 @@ public final class ActWords {
    * Empty where the works have no rule of it.
    */
   public static Optional<String> sentence(StyleSheet sheet, Act act) {
+    if (act.statement().isPresent()) {
+      return sheet.statements().stream()
+          .filter(ticked -> ticked.key().equals(act.statement().get()))
+          .findFirst()
+          .map(ActWords::sentence);
+    }
     List<Rule> rules = sheet.rules(act);
     if (rules.isEmpty()) {
       return Optional.empty();

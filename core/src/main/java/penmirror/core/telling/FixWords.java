@@ -9,6 +9,7 @@ import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Fix.Change;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.style.Rule;
+import penmirror.core.style.Ticked;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 
@@ -34,19 +35,34 @@ public final class FixWords {
 
   /** How it looks now, such as "eyes too high". */
   public static String miss(Fix fix) {
-    RuleScore worst = fix.changes().get(0).score();
+    if (fix.changes().get(0) instanceof Change.Stated stated) {
+      return Wording.text(
+          "miss.tick." + fix.direction().word(), Spoken.within(stated.score().rule().text()));
+    }
+    RuleScore worst = fix.measured().get(0).score();
     return Wording.miss(worst.rule().measure(), worst.z().orElse(-Double.MAX_VALUE));
   }
 
   /** What comes of it, such as "reads older"; empty where no word is known for it. */
   public static Optional<String> effect(Fix fix) {
-    RuleScore worst = fix.changes().get(0).score();
-    return ActWords.effect(worst.rule().measure(), worst.z().orElse(-1.0) > 0);
+    return fix.measured().stream()
+        .findFirst()
+        .flatMap(
+            worst ->
+                ActWords.effect(
+                    worst.score().rule().measure(), worst.score().z().orElse(-1.0) > 0));
   }
 
   /** Where it is and where the works have it, in one line. */
   public static String why(Fix fix) {
-    Change first = fix.changes().get(0);
+    if (fix.changes().get(0) instanceof Change.Stated stated) {
+      Ticked ticked = stated.score().rule();
+      return Wording.text("fix.why.tick", ticked.yes(), ticked.answered());
+    }
+    return why(fix, fix.measured().get(0));
+  }
+
+  private static String why(Fix fix, Change.Measured first) {
     RuleScore worst = first.score();
     Rule rule = worst.rule();
     DeskUnit unit = DeskUnit.of(rule.measure(), first);
@@ -64,21 +80,25 @@ public final class FixWords {
             .orElseGet(
                 () -> Wording.text(worst.z().isPresent() ? "fix.now.limit" : "fix.now.nothing"));
     String edge =
-        fix.changes().size() == 1 && fix.changes().get(0) instanceof Change.Moved moved
+        fix.changes().size() == 1 && first instanceof Change.Moved moved
             ? "; " + Wording.text("fix.edge", spoken(moved.move().amount(), moved.edgeAmount()))
             : "";
     return band.strip() + ", " + now + edge;
   }
 
   private static String phrase(Change change) {
-    String key = "fix." + change.score().rule().measure().key();
-    if (change instanceof Change.Moved moved) {
+    String way = change.direction().word();
+    if (change instanceof Change.Stated stated) {
+      return Wording.text("fix.tick." + way, Spoken.within(stated.score().rule().text()));
+    }
+    Change.Measured measured = (Change.Measured) change;
+    String key = "fix." + measured.score().rule().measure().key();
+    if (measured instanceof Change.Moved moved) {
       boolean carries = !Moves.all().contains(moved.move());
       return Wording.text(
-          key + (carries ? ".carrying." : ".") + change.direction().word(),
-          bare(moved.move().amount(), moved.amount()));
+          key + (carries ? ".carrying." : ".") + way, bare(moved.move().amount(), moved.amount()));
     }
-    return Wording.text(key + "." + change.direction().word(), target((Change.Redrawn) change));
+    return Wording.text(key + "." + way, target((Change.Redrawn) measured));
   }
 
   /** The rule's middle as a hand needs it: px on this canvas, or as one says it. */

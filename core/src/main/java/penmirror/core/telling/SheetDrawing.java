@@ -107,7 +107,9 @@ public final class SheetDrawing {
         words(MARGIN + 44, text, row, 23, INK, Anchor.START);
         text += 29;
       }
-      strip(ActWords.lead(sheet.rules(act)), WIDTH - MARGIN - STRIP, top + 15);
+      if (act.statement().isEmpty()) {
+        strip(ActWords.lead(sheet.rules(act)), WIDTH - MARGIN - STRIP, top + 15);
+      }
       y = Math.max(text - 10, top + 34);
     }
     if (place > 0) {

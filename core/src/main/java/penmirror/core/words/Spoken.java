@@ -186,6 +186,14 @@ public final class Spoken {
     return best.text();
   }
 
+  /** A sentence as it stands within another: its first letter small. */
+  public static String within(String sentence) {
+    boolean isName = sentence.length() > 1 && Character.isUpperCase(sentence.charAt(1));
+    return sentence.isEmpty() || isName
+        ? sentence
+        : Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
+  }
+
   /** The first letter large. */
   public static String sentence(String text) {
     return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import penmirror.core.act.ActGroup;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Feature;
 import penmirror.core.figure.Marks;
@@ -24,6 +25,8 @@ import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
+import penmirror.core.telling.ActWords;
+import penmirror.core.telling.FixWords;
 
 /** What no ruler gives counts as an act of its own, once it is answered. */
 class TickScoreTest {
@@ -58,22 +61,23 @@ class TickScoreTest {
       int yes, int no, boolean answer, double credit, double weight) {
     TickScore tick = new TickScore(new Ticked("k", "t", DrawingStage.LINE, yes, no), answer);
 
-    assertThat(tick.credit()).isEqualTo(credit);
-    assertThat(tick.weight()).isEqualTo(weight);
+    assertThat(tick.credit()).contains(credit);
+    assertThat(tick.misses()).isEqualTo(credit == 0);
+    assertThat(tick.rule().weight()).isEqualTo(weight);
   }
 
   @Test
   void whatWorksDoAsOftenAsNotIsNoRule() {
     assertThatThrownBy(() -> new TickScore(FREE, true))
         .isInstanceOf(IllegalArgumentException.class);
-    assertThat(score(Map.of("laces", false)).statements()).isEmpty();
+    assertThat(score(Map.of("laces", false)).answered()).isEmpty();
   }
 
   @Test
   void whatWasNotAnsweredTakesNoPart() {
     Score silent = score(Map.of());
 
-    assertThat(silent.statements()).isEmpty();
+    assertThat(silent.answered()).isEmpty();
     assertThat(silent.groups()).doesNotContainKey(ActGroup.TICKS);
     assertThat(silent.byRules())
         .isEqualTo(
@@ -86,7 +90,7 @@ class TickScoreTest {
     Score whole = score(Map.of("nails", false, "blush", true));
     Score broken = score(Map.of("nails", true, "blush", true));
     double acts =
-        whole.acts().stream()
+        whole.measured().stream()
             .filter(a -> a.credit().isPresent())
             .mapToDouble(ActScore::weight)
             .sum();
@@ -104,9 +108,51 @@ class TickScoreTest {
     double of = score.groups().values().stream().mapToDouble(Score.Share::of).sum();
     assertThat(points).isCloseTo(score.byRules().orElseThrow(), offset(1e-9));
     assertThat(of).isCloseTo(100, offset(1e-9));
-    assertThat(score.statements())
-        .extracting(s -> s.tick().isKept())
+    assertThat(score.answered())
+        .extracting(act -> act.tick().orElseThrow().isKept())
         .containsExactly(false, true, false);
+  }
+
+  /** The gain of its fix is what it lost, and the headline of a teacher can be about it. */
+  @Test
+  void aBrokenOneIsAmongTheFixes() {
+    Score broken = score(Map.of("nails", true, "blush", false));
+
+    assertThat(broken.fixes()).extracting(Fix::key).contains("tick.nails.less", "tick.blush.more");
+    Fix nails =
+        broken.fixes().stream().filter(f -> f.key().equals("tick.nails.less")).findFirst().get();
+    Score once = score(Map.of("nails", false, "blush", false));
+    assertThat(nails.pointsGained())
+        .isCloseTo(once.byRules().orElseThrow() - broken.byRules().orElseThrow(), offset(1e-9));
+    assertThat(FixWords.instruction(nails)).isEqualTo("Leave it out: nails");
+    assertThat(FixWords.miss(nails)).isEqualTo("so here alone: nails");
+    assertThat(FixWords.why(nails)).isEqualTo("Holds in 0 of their 6 works");
+    assertThat(broken.mended().orElseThrow().all()).isCloseTo(100, offset(1e-9));
+  }
+
+  /** One of those that make or break it shares half, as a measured act does. */
+  @Test
+  void aStatementCanMakeOrBreakTheStyle() {
+    StyleSheet few =
+        SHEET.makingOrBreaking(
+            List.of(Acts.byKey("tick.nails").orElseThrow(), Acts.byKey("eye-height").get()));
+    Evidence redraw = new Evidence(Canon.realistic(), Optional.empty());
+    Score silent = new Scorer(few).score(redraw);
+    Score broken = new Scorer(few).score(redraw, Map.of("nails", true));
+
+    assertThat(silent.byRules().orElseThrow()).isCloseTo(100, offset(1e-9));
+    assertThat(silent.acts())
+        .filteredOn(act -> act.act().key().equals("tick.nails"))
+        .singleElement()
+        .satisfies(act -> assertThat(act.credit()).isEmpty());
+    double eyes =
+        broken.acts().stream()
+            .filter(a -> a.act().key().equals("eye-height"))
+            .findFirst()
+            .get()
+            .weight();
+    assertThat(broken.byRules().orElseThrow()).isCloseTo(50 + 50 * eyes / (eyes + 1), offset(1e-9));
+    assertThat(ActWords.sentence(few, Acts.ofStatement("nails"))).contains("Never: nails.");
   }
 
   @Test
@@ -126,8 +172,8 @@ class TickScoreTest {
   private static List<String> keys(
       AttemptScorer scorer, Evidence attempt, AttemptStage stage, Map<String, Boolean> answers) {
     AttemptScorer.Asked asked = scorer.asked(attempt, Portrayal.ANY, Optional.of(stage));
-    return scorer.score(attempt, asked, answers).statements().stream()
-        .map(stated -> stated.tick().ticked().key())
+    return scorer.score(attempt, asked, answers).answered().stream()
+        .map(act -> act.tick().orElseThrow().rule().key())
         .toList();
   }
 

@@ -19,7 +19,6 @@ import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RoleScore;
 import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
-import penmirror.core.scoring.TickScore;
 import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
 import penmirror.core.telling.DeskUnit;
@@ -195,7 +194,7 @@ record Verdict(
           score.mended().map(m -> Wording.number(m.all(), 0)).orElse(""),
           names(act -> act.credit().isPresent() && !act.misses()),
           names(act -> act.credit().isEmpty()),
-          score.acts().stream().map(this::act).toList(),
+          score.measured().stream().map(this::act).toList(),
           score.roles().stream().map(Maker::role).toList(),
           ticks(),
           traced.stream().map(group -> texts.of("group." + group.word())).toList());
@@ -206,7 +205,7 @@ record Verdict(
     }
 
     private List<String> names(Predicate<ActScore> which) {
-      return score.acts().stream()
+      return score.measured().stream()
           .filter(which)
           .map(act -> ActWords.name(act.act()).toLowerCase(Locale.ENGLISH))
           .toList();
@@ -278,6 +277,9 @@ record Verdict(
                 act.misses()
                     ? telling
                         .map(rule -> Wording.miss(rule.rule().measure(), rule.z().orElse(-9.0)))
+                        .or(
+                            () ->
+                                act.tick().map(tick -> texts.of("mirror.trait.tick." + tick.yes())))
                         .orElse("")
                     : "",
                 telling.flatMap(
@@ -300,24 +302,30 @@ record Verdict(
     }
 
     private List<TickRow> ticks() {
-      Map<String, Score.Stated> answered = new HashMap<>();
-      score.statements().forEach(stated -> answered.put(stated.tick().ticked().key(), stated));
+      Map<String, ActScore> answered = new HashMap<>();
+      score.answered().forEach(act -> answered.put(act.tick().orElseThrow().rule().key(), act));
       List<TickRow> rows = new ArrayList<>();
       for (Ticked ticked : statements) {
-        if (TickScore.isRule(ticked)) {
-          Optional<Score.Stated> stated = Optional.ofNullable(answered.get(ticked.key()));
-          boolean isBroken = stated.filter(s -> !s.tick().isKept()).isPresent();
+        if (ticked.isScored()) {
+          Optional<ActScore> act = Optional.ofNullable(answered.get(ticked.key()));
+          boolean isBroken = act.filter(ActScore::misses).isPresent();
           rows.add(
               new TickRow(
                   ticked.key(),
                   ticked.text(),
                   ticked.holds().word(),
-                  stated.map(s -> s.tick().yes() ? "yes" : "no").orElse(""),
+                  act.flatMap(ActScore::tick).map(t -> t.yes() ? "yes" : "no").orElse(""),
                   isBroken,
-                  isBroken ? "+" + Wording.number(stated.get().share().of(), 1) : ""));
+                  isBroken ? costs(act.get().act()) : ""));
         }
       }
       return rows;
+    }
+
+    /** What a statement that is broken would win back. */
+    private String costs(Act act) {
+      Score.Share share = score.shares().get(act);
+      return share == null ? "" : "+" + Wording.number(share.of(), 1);
     }
 
     /** What makes or breaks it and all else; without a signature, group by group. */
@@ -325,10 +333,16 @@ record Verdict(
       List<SumRow> rows = new ArrayList<>();
       boolean halved = score.acts().stream().anyMatch(ActScore::makesOrBreaks);
       if (halved) {
-        rows.add(sum(texts.of("mirror.sum.few"), true));
-        rows.add(sum(texts.of("mirror.sum.rest", rest()), false));
-        Optional.ofNullable(score.groups().get(ActGroup.TICKS))
-            .ifPresent(share -> rows.add(row(texts.of("act.group.ticks"), share)));
+        sum(texts.of("mirror.sum.few"), ActScore::makesOrBreaks).ifPresent(rows::add);
+        long rest = score.measured().stream().filter(Maker::isOfTheRest).count();
+        sum(
+                texts.of("mirror.sum.rest", rest),
+                act -> isOfTheRest(act) && act.act().group() != ActGroup.TICKS)
+            .ifPresent(rows::add);
+        sum(
+                texts.of("act.group.ticks"),
+                act -> isOfTheRest(act) && act.act().group() == ActGroup.TICKS)
+            .ifPresent(rows::add);
       } else {
         for (ActGroup group : ActGroup.values()) {
           Score.Share share = score.groups().get(group);
@@ -340,24 +354,22 @@ record Verdict(
       return rows;
     }
 
-    private int rest() {
-      return (int)
-          score.acts().stream()
-              .filter(act -> !act.makesOrBreaks() && act.credit().isPresent())
-              .count();
+    private static boolean isOfTheRest(ActScore act) {
+      return !act.makesOrBreaks() && act.credit().isPresent();
     }
 
-    private SumRow sum(String name, boolean few) {
+    /** Empty where none of them holds anything. */
+    private Optional<SumRow> sum(String name, Predicate<ActScore> which) {
       double points = 0;
       double of = 0;
       for (ActScore act : score.acts()) {
         Score.Share share = score.shares().get(act.act());
-        if (act.makesOrBreaks() == few && share != null) {
+        if (which.test(act) && share != null) {
           points += share.points();
           of += share.of();
         }
       }
-      return row(name, new Score.Share(points, of));
+      return of > 0 ? Optional.of(row(name, new Score.Share(points, of))) : Optional.empty();
     }
 
     private static SumRow row(String name, Score.Share share) {

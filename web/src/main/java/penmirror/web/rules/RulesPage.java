@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
+import penmirror.core.act.Acts;
 import penmirror.core.measure.Nature;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.Rule;
@@ -49,6 +50,7 @@ record RulesPage(
   /**
    * @param words the user's own, else the sheet's
    * @param theirs what the base line does there, in words; empty where it is not known
+   * @param strip empty for a statement
    * @param sample of the work that lies nearest to the middle of the rule
    */
   record TraitCard(
@@ -60,7 +62,7 @@ record RulesPage(
       int kept,
       int works,
       String theirs,
-      ActStrip strip,
+      Optional<ActStrip> strip,
       Optional<Sample> sample) {}
 
   record Group(String word, List<ActRow> rows) {}
@@ -89,13 +91,29 @@ record RulesPage(
   /**
    * A statement as the works answer it.
    *
+   * @param act as what makes or breaks the style names it
+   * @param place among that; 0 where it is none of it
+   * @param canTurn whether it says enough to be one of it
    * @param yesWidth on a bar of 124
    */
-  record TickRow(String key, String text, String holds, int yes, int answered, String yesWidth) {
+  record TickRow(
+      String key,
+      String act,
+      int place,
+      boolean canTurn,
+      String text,
+      String holds,
+      int yes,
+      int answered,
+      String yesWidth) {
 
-    static TickRow of(Ticked ticked) {
+    static TickRow of(Ticked ticked, List<Act> makeOrBreak) {
+      Act act = Acts.ofStatement(ticked.key());
       return new TickRow(
           ticked.key(),
+          act.key(),
+          makeOrBreak.indexOf(act) + 1,
+          ticked.isScored(),
           ticked.text(),
           ticked.holds().word(),
           ticked.yes(),
@@ -171,7 +189,7 @@ record RulesPage(
         base.from(),
         groups,
         count,
-        sources.ticks().stream().map(TickRow::of).toList(),
+        sources.ticks().stream().map(ticked -> TickRow.of(ticked, acts)).toList(),
         subject(sheet),
         sources.pictures());
   }
@@ -214,6 +232,9 @@ record RulesPage(
 
     Optional<TraitCard> card(SignatureStore.Trait trait, int place) {
       StyleSheet sheet = sources.sheet();
+      if (trait.act().statement().isPresent()) {
+        return statement(trait, place);
+      }
       BaseLine base = sources.strips().base();
       Optional<String> sentence =
           sources.sayings().words(trait.act()).or(() -> ActWords.sentence(sheet, trait.act()));
@@ -237,8 +258,27 @@ record RulesPage(
               Optional.ofNullable(base.values().get(lead.measure()))
                   .map(value -> Spoken.value(lead.measure(), value))
                   .orElse(""),
-              strip(sheet, lead),
+              Optional.of(strip(sheet, lead)),
               sources.samples().apply(lead)));
+    }
+
+    private Optional<TraitCard> statement(SignatureStore.Trait trait, int place) {
+      return sources.ticks().stream()
+          .filter(ticked -> trait.act().statement().filter(ticked.key()::equals).isPresent())
+          .findFirst()
+          .map(
+              ticked ->
+                  new TraitCard(
+                      place,
+                      trait.act().key(),
+                      ticked.text(),
+                      trait.words().isEmpty() ? ActWords.sentence(ticked) : trait.words(),
+                      "",
+                      Math.max(ticked.yes(), ticked.no()),
+                      ticked.answered(),
+                      "",
+                      Optional.empty(),
+                      Optional.empty()));
     }
 
     /** The reading that sets the act apart from the base line. */

@@ -44,13 +44,7 @@ class VerdictTest {
     messages.setBasename("messages");
     messages.setDefaultEncoding("UTF-8");
     Score score = new Scorer(sheet).score(new Evidence(marks, Optional.empty()));
-    return Verdict.of(
-        score,
-        score.statements().stream().map(s -> s.tick().ticked()).toList(),
-        words,
-        List.of(),
-        NOBODY,
-        messages);
+    return Verdict.of(score, sheet.statements(), words, List.of(), NOBODY, messages);
   }
 
   private static Marks eyesUp() {
