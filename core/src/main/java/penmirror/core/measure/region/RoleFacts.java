@@ -17,6 +17,7 @@ import penmirror.core.measure.region.FigureParts.Part;
 import penmirror.core.measure.region.RoleMeasures.Steps;
 import penmirror.core.measure.shade.Materials;
 import penmirror.core.measure.shade.ShadeFacts;
+import penmirror.core.measure.shade.ShadowSteps;
 import penmirror.core.raster.PixelGrid;
 
 /**
@@ -33,8 +34,8 @@ public final class RoleFacts {
   /** Clothes nearer than this in OKLab are of one colour. */
   private static final double SAME_COLOUR = 0.06;
 
-  /** Less lightness between two of them is no shadow. */
-  private static final double LEAST_STEP = 0.05;
+  /** Less lightness between two values is no shadow. */
+  private static final double LEAST_STEP = 0.04;
 
   private static final Map<Part, Role> ROLES =
       new EnumMap<>(
@@ -76,23 +77,27 @@ public final class RoleFacts {
         findings.absent(steps.all(), Reason.PART_NOT_FOUND);
         continue;
       }
-      // Grey hair, or a coat in the light alone, is the character's and no miss.
-      shade
-          .steps(materials)
-          .put(
-              findings,
-              steps.lightness(),
-              steps.chroma(),
-              steps.hue(),
-              Reason.TOO_LITTLE,
-              Reason.TOO_LITTLE);
       List<Integer> alike = role == Role.CLOTH ? facts.likeTheFirst(materials) : materials;
-      facts.tones(role, alike).ifPresent(roles::add);
+      Optional<RoleTones> tones = facts.tones(role, alike);
+      tones.ifPresent(roles::add);
       if (role == Role.CLOTH) {
         List<Integer> others = new ArrayList<>(materials);
         others.removeAll(alike);
         facts.tones(Role.CLOTH_TWO, facts.likeTheFirst(others)).ifPresent(roles::add);
       }
+      ShadowSteps found = shade.steps(materials, LEAST_STEP);
+      if (found.isEmpty()) {
+        tones.ifPresent(
+            one -> one.tones().shadow().ifPresent(dark -> found.add(one.tones().base(), dark, 1)));
+      }
+      // Grey hair, or a coat in the light alone, is the character's and no miss.
+      found.put(
+          findings,
+          steps.lightness(),
+          steps.chroma(),
+          steps.hue(),
+          Reason.TOO_LITTLE,
+          Reason.TOO_LITTLE);
     }
     return roles;
   }
@@ -149,14 +154,13 @@ public final class RoleFacts {
     if (area < LEAST_OF_FIGURE * figure.figureCount() || materials.isEmpty()) {
       return Optional.empty();
     }
-    int told =
-        materials.stream()
-            .filter(m -> shade.tones(m).orElseThrow().shadow().isPresent())
-            .findFirst()
-            .orElse(materials.get(0));
+    int told = materials.stream().filter(this::isShaded).findFirst().orElse(materials.get(0));
     Tones tones = shade.tones(told).orElseThrow();
     int shown = told;
-    if (tones.shadow().isEmpty() && materials.size() > 1) {
+    if (!isShaded(told)) {
+      tones = new Tones(tones.base(), Optional.empty(), Optional.empty(), tones.highlight());
+    }
+    if (!isShaded(told) && materials.size() > 1) {
       List<Integer> byLight = new ArrayList<>(materials.subList(0, 2));
       byLight.sort(Comparator.comparingDouble(m -> -base(m).lightness()));
       OkLab light = base(byLight.get(0));
@@ -177,5 +181,13 @@ public final class RoleFacts {
             PixelGrid.point(
                 PixelGrid.toLarge(deepest % width, figure.factor()),
                 PixelGrid.toLarge(deepest / width, figure.factor()))));
+  }
+
+  private boolean isShaded(int material) {
+    Tones tones = shade.tones(material).orElseThrow();
+    return tones
+        .shadow()
+        .filter(dark -> tones.base().lightness() - dark.lightness() >= LEAST_STEP)
+        .isPresent();
   }
 }

@@ -135,8 +135,12 @@ public final class ShadeFacts {
     return materials;
   }
 
-  /** From light to shadow in some local colours, one step each. */
-  public ShadowSteps steps(List<Integer> some) {
+  /**
+   * From light to shadow in some local colours, one step each.
+   *
+   * @param least lightness below which a step is no shadow
+   */
+  public ShadowSteps steps(List<Integer> some, double least) {
     ShadowSteps steps = new ShadowSteps(HAS_CLEAR_HUE);
     for (int material : some) {
       ValueLevels of = material >= levels.length ? null : levels[material];
@@ -144,7 +148,9 @@ public final class ShadeFacts {
         Level dark = of.shadow().get();
         Level light = of.levels().get(of.lit());
         double shown = materials.area(material) * Math.min(dark.share(), light.share());
-        steps.add(light.colour(), dark.colour(), shown);
+        if (light.colour().lightness() - dark.colour().lightness() >= least) {
+          steps.add(light.colour(), dark.colour(), shown);
+        }
       }
     }
     return steps;

@@ -21,7 +21,10 @@ public final class ShadowSteps {
     this.hasHue = hasHue;
   }
 
-  void add(OkLab light, OkLab dark, double weight) {
+  /**
+   * @param weight how much it shows, above 0
+   */
+  public void add(OkLab light, OkLab dark, double weight) {
     count++;
     lightness.add(dark.lightness() - light.lightness(), weight);
     if (Math.min(dark.chroma(), light.chroma()) > hasHue) {

@@ -213,11 +213,18 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
     return base;
   }
 
-  /** The value in shadow: the heaviest that is darker than the light. */
+  /**
+   * The value in shadow: of those that are darker than the light the one that does most, by how
+   * much it shows and how deep it is. What lies between the two along their border shows much and
+   * is neither.
+   */
   Optional<Level> shadow() {
+    double light = levels.get(lit()).colour().lightness();
     return levels.subList(0, lit()).stream()
         .filter(level -> level.share() >= LEAST_SHADOW)
-        .max(Comparator.comparingDouble(Level::share));
+        .max(
+            Comparator.comparingDouble(
+                level -> level.share() * (light - level.colour().lightness())));
   }
 
   /** The next lighter value than the light. */
