@@ -124,6 +124,25 @@ test('a row that comes or goes takes the whole block', () => {
   equal(readings.follow([moving('stature'), moving('neck')]), false);
 });
 
+test('one reading stands for its act until every one is asked for', () => {
+  const slot = document.createElement('div');
+  slot.innerHTML = '<div id="readings"><button data-every aria-pressed="false">every</button><div class="rows">'
+    + '<div class="rd" data-measure="neck.width" data-group="PROPORTION" data-anchor="10"></div>'
+    + '<div class="rd" data-measure="neck.length" data-group="PROPORTION" data-anchor="20" data-leads=""></div>'
+    + '<div class="rd" data-measure="eye.line" data-group="FACE" data-anchor="5" data-leads=""></div></div></div>';
+  document.body.append(slot);
+  const readings = new Readings(slot, document.body, () => true);
+  const shown = () => [...slot.querySelectorAll('.rd:not([hidden])')].map((row) => row.dataset.measure);
+  readings.place({ x: 0, y: 0, width: 100, height: 100 });
+  equal(shown(), ['neck.length']);
+  slot.querySelector('button').click();
+  equal(shown(), ['neck.width', 'neck.length']);
+  equal(slot.querySelector('button').getAttribute('aria-pressed'), 'true');
+  slot.querySelector('button').click();
+  equal(shown(), ['neck.length']);
+  slot.remove();
+});
+
 test('a point near a dark line goes onto its middle, one on plain paper stays', async () => {
   const canvas = document.createElement('canvas');
   canvas.width = 80;

@@ -37,6 +37,14 @@ export class Readings {
     this.art = art;
     this.isAsked = isAsked;
     this.group = 'PROPORTION';
+    /** Whether every reading shows, and not one for each act. */
+    this.every = false;
+    this.view = null;
+    slot.addEventListener('click', (event) => {
+      if (!event.target.closest('[data-every]')) return;
+      this.every = !this.every;
+      if (this.view) this.place(this.view);
+    });
   }
 
   /**
@@ -91,10 +99,16 @@ export class Readings {
    * @param {!Object} view of the picture
    */
   place(view) {
+    this.view = view;
+    const block = this.slot.querySelector('#readings');
+    block?.classList.toggle('every', this.every);
+    block?.querySelector('[data-every]')?.setAttribute('aria-pressed', String(this.every));
     const rows = this.slot.querySelector('#readings .rows');
     if (!rows) return;
     for (const row of rows.querySelectorAll('.rd')) {
-      row.hidden = row.dataset.group !== this.group || (row.dataset.anchor === undefined && !this.isAsked(row));
+      const stands = this.every || row.dataset.leads !== undefined;
+      const waits = row.dataset.anchor === undefined && !this.isAsked(row);
+      row.hidden = row.dataset.group !== this.group || !stands || waits;
     }
     const read = [...rows.querySelectorAll('.rd[data-anchor]:not([hidden])')];
     const waits = [...rows.querySelectorAll('.rd:not([data-anchor]):not([hidden])')];

@@ -70,8 +70,10 @@ public record RoleScore(RoleTones tones, OkLab wanted, List<Miss> misses) {
     if (ShadeLaw.hasHue(tones.tones().base()) && ShadeLaw.hasHue(shadow)) {
       miss(sheet, steps.chroma(), ShadeMeasures.CHROMA_RATIO, laid.chromaRatio())
           .ifPresent(z -> misses.add(new Miss(Step.STRENGTH, z)));
-      miss(sheet, steps.hue(), ShadeMeasures.HUE_TURN, laid.towardCoolDegrees())
-          .ifPresent(z -> misses.add(new Miss(Step.TURN, z)));
+      if (ShadeLaw.canTurn(tones.tones().base())) {
+        miss(sheet, steps.hue(), ShadeMeasures.HUE_TURN, laid.towardCoolDegrees())
+            .ifPresent(z -> misses.add(new Miss(Step.TURN, z)));
+      }
     }
     return misses;
   }

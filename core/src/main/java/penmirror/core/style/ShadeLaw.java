@@ -5,6 +5,7 @@ import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Role;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.region.RoleMeasures;
+import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.measure.shade.ShadowSteps;
 
@@ -73,6 +74,11 @@ public record ShadeLaw(double lightnessStep, double chromaRatio, double towardCo
         light.chroma() > TURNS ? ShadowSteps.turnToCool(light, shadow) : 0);
   }
 
+  /** Whether a colour is far enough from the cool pole to ask how its shadow turns. */
+  public static boolean canTurn(OkLab light) {
+    return ShadowSteps.toCool(light) >= ShadeFacts.NEAREST_TO_POLE;
+  }
+
   /** Whether a colour is strong enough to ask after its hue. */
   public static boolean hasHue(OkLab colour) {
     return colour.chroma() >= HAS_HUE;
@@ -91,7 +97,8 @@ public record ShadeLaw(double lightnessStep, double chromaRatio, double towardCo
     double chroma = light.chroma() * chromaRatio;
     double hue = light.hueDegrees();
     if (light.chroma() > TURNS) {
-      hue += cool(light) * towardCoolDegrees;
+      // Not past the pole: what is violet already stays so.
+      hue += cool(light) * Math.min(towardCoolDegrees, ShadowSteps.toCool(light));
     }
     double angle = Math.toRadians(hue);
     return new OkLab(lightness, chroma * Math.cos(angle), chroma * Math.sin(angle));

@@ -73,4 +73,14 @@ class ShadeLawTest {
       assertThat(ShadeLaw.of(sheet(0.2), role)).isEqualTo(ShadeLaw.of(sheet(0.2)));
     }
   }
+
+  /** The cool pole lies at 285 degrees: a violet at 280 turns there and no farther. */
+  @Test
+  void noShadowTurnsPastThePole() {
+    var violet = new Oklch(0.6f, 0.1f, 280f, 1f).toOklab();
+    OkLab light = new OkLab(violet.getL(), violet.getA(), violet.getB());
+    OkLab shadow = ShadeLaw.of(sheet(0.2)).orElseThrow().shadowOf(light);
+    assertThat(shadow.hueDegrees()).isCloseTo(285, offset(0.01));
+    assertThat(ShadeLaw.canTurn(light)).isFalse();
+  }
 }

@@ -2,13 +2,16 @@ package penmirror.web.measure;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Doubt;
 import penmirror.core.figure.Landmark;
@@ -25,6 +28,7 @@ import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.evidence.RepeatStore;
@@ -62,10 +66,14 @@ class Bench {
    * @param anchorY where on the picture it was read, in pixels; empty without a place
    * @param canon what a realistic adult reads
    * @param error one standard error, empty without a reading
+   * @param act what a hand does there; empty for what only helps to recognise it
+   * @param leads whether it stands for its act: the reading that is farthest off, or else the first
    */
   record Row(
       String key,
       String name,
+      String act,
+      boolean leads,
       String value,
       String unit,
       String waitsFor,
@@ -79,6 +87,12 @@ class Bench {
 
     public boolean isRead() {
       return !value.isEmpty();
+    }
+
+    Row leading() {
+      return new Row(
+          key, name, act, true, value, unit, waitsFor, strip, rule, anchorY, landmarks, group,
+          canon, error);
     }
   }
 
@@ -175,6 +189,7 @@ class Bench {
                         rule.map(r -> ReadingStrip.of(r, value))));
               }
             });
+    leadTheirActs(rows);
     rows.sort(
         Comparator.comparing((Row row) -> !row.isRead())
             .thenComparing(row -> row.anchorY().orElse(Double.MAX_VALUE)));
@@ -194,6 +209,33 @@ class Bench {
         .ifPresent(frame -> model.addAttribute("head", Wording.number(frame.headPixels(), 0)));
     progress.readings().ifPresent(readings -> addLine(model, readings));
     progress.readings().ifPresent(readings -> model.addAttribute("swatches", readings.swatches()));
+  }
+
+  /** One reading stands for each act; of those that wait one for as long as none is read. */
+  private static void leadTheirActs(List<Row> rows) {
+    Map<String, Integer> leads = new LinkedHashMap<>();
+    for (int i = 0; i < rows.size(); i++) {
+      Row row = rows.get(i);
+      if (row.act().isEmpty()) {
+        continue;
+      }
+      Integer before = leads.get(row.act());
+      if (before == null || tellsMore(row, rows.get(before))) {
+        leads.put(row.act(), i);
+      }
+    }
+    leads.values().forEach(i -> rows.set(i, rows.get(i).leading()));
+  }
+
+  private static boolean tellsMore(Row row, Row other) {
+    if (row.isRead() != other.isRead()) {
+      return row.isRead();
+    }
+    return misses(row) && !misses(other);
+  }
+
+  private static boolean misses(Row row) {
+    return row.strip().map(ReadingStrip::misses).orElse(false);
   }
 
   private static void addLine(Model model, PixelReadings readings) {
@@ -224,6 +266,8 @@ class Bench {
     return new Row(
         measure.key(),
         Wording.name(measure),
+        Acts.of(measure).map(ActWords::name).orElse(""),
+        false,
         reading.map(r -> Wording.number(measure.unit(), r.value())).orElse(""),
         Wording.unit(measure.unit()),
         waitsFor,

@@ -25,7 +25,7 @@ import penmirror.core.raster.PixelGrid;
  * colour that lies mostly in the skin, the hair or the clothes is of that role.
  */
 public final class RoleFacts {
-  /** So much of a local colour lies in a part that it paints. */
+  /** So much of a local colour lies in the part that it paints; so much of a part is told. */
   private static final double MOSTLY = 0.6;
 
   /** Smaller roles are specks. */
@@ -74,7 +74,7 @@ public final class RoleFacts {
       List<Integer> materials = byRole.getOrDefault(role, List.of());
       Steps steps = RoleMeasures.of(role);
       if (materials.isEmpty()) {
-        findings.absent(steps.all(), Reason.PART_NOT_FOUND);
+        findings.absent(steps.all(), Reason.TOO_LITTLE);
         continue;
       }
       List<Integer> alike = role == Role.CLOTH ? facts.likeTheFirst(materials) : materials;
@@ -120,14 +120,22 @@ public final class RoleFacts {
       }
     }
     Map<Role, List<Integer>> byRole = new EnumMap<>(Role.class);
+    double[] laid = new double[Role.values().length];
+    double[] whole = new double[Role.values().length];
     for (int material = 0; material < counts.length; material++) {
       for (Role role : Role.values()) {
         boolean mostly = counts[material][role.ordinal()] > MOSTLY * materials.area(material);
         if (mostly && shade.tones(material).isPresent()) {
-          byRole.computeIfAbsent(role, key -> new ArrayList<>()).add(material);
+          whole[role.ordinal()] += materials.area(material);
+          if (shade.isLaidInValues(material)) {
+            laid[role.ordinal()] += materials.area(material);
+            byRole.computeIfAbsent(role, key -> new ArrayList<>()).add(material);
+          }
         }
       }
     }
+    // A buckle that is laid flat says nothing of a coat that is not.
+    byRole.keySet().removeIf(r -> laid[r.ordinal()] < MOSTLY * whole[r.ordinal()]);
     byRole.values().forEach(list -> list.sort(Comparator.comparingInt(m -> -materials.area(m))));
     return byRole;
   }

@@ -44,6 +44,12 @@ public final class ShadeFacts {
   /** Among few colours one that is nearly grey would tell the turn of all. */
   private static final double HAS_CLEAR_HUE = 0.05;
 
+  /** A violet coat's shadow has nowhere cooler to turn, degrees. */
+  public static final double NEAREST_TO_POLE = 40;
+
+  /** Share of a local colour that may lie between its values. */
+  private static final double MOST_SMOOTH = 0.33;
+
   /** Lightness within which a pixel has a value, as it was counted for it or nearly so. */
   private static final double NEAR = 0.01;
 
@@ -130,6 +136,15 @@ public final class ShadeFacts {
             of.highlight().map(Level::colour)));
   }
 
+  /**
+   * Whether a local colour is laid in values that can be told; where more of it lies on none, light
+   * runs into shadow and its peaks are chance.
+   */
+  public boolean isLaidInValues(int material) {
+    ValueLevels of = material >= levels.length ? null : levels[material];
+    return of != null && of.smooth() <= MOST_SMOOTH;
+  }
+
   /** Which pixels of the copy are one local colour in light and shadow. */
   public Materials materials() {
     return materials;
@@ -141,7 +156,7 @@ public final class ShadeFacts {
    * @param least lightness below which a step is no shadow
    */
   public ShadowSteps steps(List<Integer> some, double least) {
-    ShadowSteps steps = new ShadowSteps(HAS_CLEAR_HUE);
+    ShadowSteps steps = new ShadowSteps(HAS_CLEAR_HUE, NEAREST_TO_POLE);
     for (int material : some) {
       ValueLevels of = material >= levels.length ? null : levels[material];
       if (of != null && of.shadow().isPresent()) {
@@ -301,7 +316,7 @@ public final class ShadeFacts {
     Ratio shaded = new Ratio();
     Ratio smooth = new Ratio();
     Ratio counted = new Ratio();
-    ShadowSteps steps = new ShadowSteps(HAS_HUE);
+    ShadowSteps steps = new ShadowSteps(HAS_HUE, 0);
     WeightedSample.Builder glow = WeightedSample.builder();
     for (int m = 0; m < levels.length; m++) {
       ValueLevels of = levels[m];

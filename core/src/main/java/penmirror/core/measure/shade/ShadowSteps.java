@@ -12,13 +12,16 @@ public final class ShadowSteps {
   private final WeightedSample.Builder chroma = WeightedSample.builder();
   private final WeightedSample.Builder hue = WeightedSample.builder();
   private final double hasHue;
+  private final double nearestToPole;
   private int count;
 
   /**
    * @param hasHue chroma from which on a colour has a hue to turn
+   * @param nearestToPole degrees to the cool pole under which it has nowhere to turn
    */
-  ShadowSteps(double hasHue) {
+  ShadowSteps(double hasHue, double nearestToPole) {
     this.hasHue = hasHue;
+    this.nearestToPole = nearestToPole;
   }
 
   /**
@@ -29,7 +32,9 @@ public final class ShadowSteps {
     lightness.add(dark.lightness() - light.lightness(), weight);
     if (Math.min(dark.chroma(), light.chroma()) > hasHue) {
       chroma.add(dark.chroma() / light.chroma(), weight);
-      hue.add(turnToCool(light, dark), weight);
+      if (canTurn(light)) {
+        hue.add(turnToCool(light, dark), weight);
+      }
     }
   }
 
@@ -62,6 +67,16 @@ public final class ShadowSteps {
     } else {
       findings.put(measure, sample.median(), sample.medianError());
     }
+  }
+
+  /** Whether a colour is far enough from the pole to say which way its shadow turns. */
+  private boolean canTurn(OkLab light) {
+    return toCool(light) >= nearestToPole;
+  }
+
+  /** Degrees from a colour's hue to the pole that shadows turn toward, [0, 180]. */
+  public static double toCool(OkLab light) {
+    return Math.abs(Math.IEEEremainder(ShadeMeasures.COOL_HUE_DEGREES - light.hueDegrees(), 360));
   }
 
   /** Hue turn from light to shadow, positive when it goes the shorter way toward the cool pole. */
