@@ -424,6 +424,7 @@ class LookDatabaseTest extends DatabaseTest {
         Optional.empty(),
         "",
         "",
+        "",
         1,
         "",
         OptionalInt.of(light));

@@ -257,6 +257,7 @@ class WallDatabaseTest extends DatabaseTest {
                 .param("framing", "FULL")
                 .param("light", "45")
                 .param("weight", "2")
+                .param("likeness", "Friendly, round , ")
                 .param("notes", "crown under the tuft")
                 .param("askedParts", "true")
                 .param("parts", "eyes", "prop")
@@ -279,6 +280,8 @@ class WallDatabaseTest extends DatabaseTest {
     assertThat(first.tags().lightDegrees()).hasValue(45);
     assertThat(first.tags().weight()).isEqualTo(2);
     assertThat(first.tags().notes()).isEqualTo("crown under the tuft");
+    assertThat(first.tags().words()).containsExactly("friendly", "round");
+    assertThat(works.require(study, two).tags().words()).isEmpty();
     assertThat(first.tags().period()).isEqualTo("part 2");
     // Framing brings its parts along; only what was ticked against it is a word of the user's.
     assertThat(works.saidParts(one)).containsEntry("prop", true).doesNotContainKey("hands");
@@ -492,6 +495,7 @@ class WallDatabaseTest extends DatabaseTest {
         Optional.empty(),
         "",
         manner,
+        "",
         1,
         "",
         OptionalInt.empty());

@@ -9,6 +9,18 @@ import penmirror.core.words.Wording;
 public final class ContrastWords {
   private ContrastWords() {}
 
+  /**
+   * Both sides in one sentence, such as "On fierce ones eyes low, on the others eyes high."
+   *
+   * @param word that the other side of the difference carries
+   */
+  public static String sides(String word, Contrast.Difference difference) {
+    Measure measure = difference.one().measure();
+    boolean high = difference.distance() > 0;
+    return Wording.text(
+        "contrast.sides", word, ActWords.side(measure, high), ActWords.side(measure, !high));
+  }
+
   /** The other as seen from the one, such as "Figure short, by two heads". */
   public static String of(Contrast.Difference difference) {
     Measure measure = difference.one().measure();

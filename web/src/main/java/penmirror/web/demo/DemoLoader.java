@@ -309,6 +309,7 @@ class DemoLoader {
         Optional.empty(),
         "",
         manner,
+        "",
         1,
         "",
         OptionalInt.of(Math.floorMod(light, 360)));

@@ -107,6 +107,7 @@ class Describing {
         tags.lightDegrees().isPresent() ? text("light." + tags.lightDegrees().getAsInt()) : "");
     words.put(text("gather.period"), tags.period());
     words.put(text("gather.manner"), tags.manner());
+    words.put(text("gather.likeness"), tags.likeness());
     words.put(
         text("gather.weight"),
         text("weight." + new DecimalFormat("0.#", POINT).format(tags.weight())));

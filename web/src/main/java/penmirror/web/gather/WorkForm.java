@@ -38,6 +38,7 @@ record WorkForm(
     @Nullable String mood,
     @Nullable String period,
     @Nullable String manner,
+    @Nullable String likeness,
     @Nullable String weight,
     @Nullable String light,
     @Nullable String notes,
@@ -77,6 +78,7 @@ record WorkForm(
         before.stage(),
         text(period, before.period(), many, LONGEST_TAG),
         text(manner, before.manner(), many, LONGEST_TAG),
+        text(likeness, before.likeness(), many, LONGEST_TAG),
         weight == null || weight.isEmpty() ? before.weight() : weightOf(weight),
         text(notes, before.notes(), many, LONGEST_NOTES),
         lightFor(before));

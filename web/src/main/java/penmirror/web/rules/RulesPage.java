@@ -10,12 +10,14 @@ import penmirror.core.act.ActGroup;
 import penmirror.core.act.Acts;
 import penmirror.core.measure.Nature;
 import penmirror.core.style.BaseLine;
+import penmirror.core.style.Likeness;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Signature;
 import penmirror.core.style.Strength;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
+import penmirror.core.telling.ContrastWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.ActStrip;
@@ -31,6 +33,7 @@ import penmirror.web.studies.Work;
  * @param base what they were held against to be found
  * @param scopes what the sentences are for, and what that changes
  * @param anythingSaid whether the user set a rule by hand, which can be undone
+ * @param likenesses what changes with what the figure is like
  * @param subject what the characters bring, shown and never asked for
  * @param pictures small ones, by the works' ids
  */
@@ -44,6 +47,7 @@ record RulesPage(
     List<Group> groups,
     int actCount,
     List<TickRow> ticks,
+    List<LikenessRow> likenesses,
     List<SubjectRow> subject,
     Map<Long, String> pictures) {
 
@@ -87,6 +91,26 @@ record RulesPage(
       int works) {}
 
   record SubjectRow(String name, String band) {}
+
+  /**
+   * @param works that carry the word
+   * @param of works that carry any
+   * @param sentences the strongest three
+   */
+  record LikenessRow(String word, int works, int of, List<String> sentences) {
+    private static final int MOST = 3;
+
+    static LikenessRow of(Likeness likeness) {
+      return new LikenessRow(
+          likeness.word(),
+          likeness.works(),
+          likeness.works() + likeness.others(),
+          likeness.differ().stream()
+              .limit(MOST)
+              .map(difference -> ContrastWords.sides(likeness.word(), difference))
+              .toList());
+    }
+  }
 
   /**
    * A statement as the works answer it.
@@ -135,6 +159,7 @@ record RulesPage(
       SignatureStore.Kept kept,
       Sayings sayings,
       List<Ticked> ticks,
+      List<Likeness> likenesses,
       Map<Long, String> pictures,
       Function<Rule, Optional<Sample>> samples) {}
 
@@ -190,6 +215,7 @@ record RulesPage(
         groups,
         count,
         sources.ticks().stream().map(ticked -> TickRow.of(ticked, acts)).toList(),
+        sources.likenesses().stream().map(LikenessRow::of).toList(),
         subject(sheet),
         sources.pictures());
   }

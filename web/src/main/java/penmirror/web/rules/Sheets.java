@@ -63,6 +63,7 @@ class Sheets {
             loaded.signature(),
             loaded.sayings(),
             firmFirst(loaded.sheet().statements()),
+            loaded.likenesses(),
             pictures(loaded),
             rule -> sample(loaded, rule)));
   }

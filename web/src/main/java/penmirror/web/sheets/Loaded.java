@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Mood;
@@ -18,6 +19,7 @@ import penmirror.core.scoring.AttemptScorer;
 import penmirror.core.scoring.AttemptScorer.Asked;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
+import penmirror.core.style.Likeness;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.MoodReader;
 import penmirror.core.style.Portrayal;
@@ -101,6 +103,19 @@ public final class Loaded {
   /** Whether the sheet came as a file: nothing is made of works, and nothing said over it. */
   public boolean isFromFile() {
     return fromFile.isPresent();
+  }
+
+  /** What the hand does otherwise on figures of one sort, as the user's words sort them. */
+  public List<Likeness> likenesses() {
+    return once(
+        "likenesses",
+        () ->
+            Likeness.of(
+                sheet(),
+                inRole(Work.Role.SOURCE).stream()
+                    .collect(
+                        Collectors.toMap(
+                            work -> Long.toString(work.id()), work -> work.tags().words()))));
   }
 
   /** What the user said over its rules. */

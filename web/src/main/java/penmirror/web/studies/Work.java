@@ -1,8 +1,12 @@
 package penmirror.web.studies;
 
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Kind;
 import penmirror.core.figure.Mood;
@@ -58,6 +62,7 @@ public record Work(
    *
    * @param mood what its face shows; empty where the machine's guess stands
    * @param stage how far it has come; empty where the machine's guess stands
+   * @param likeness what the figure is like, in the user's words with commas between
    * @param weight how much it counts in rules, 0.5, 1 or 2
    * @param lightDegrees where the light comes from, clockwise from above, 0 to 359
    */
@@ -69,6 +74,7 @@ public record Work(
       Optional<AttemptStage> stage,
       String period,
       String manner,
+      String likeness,
       double weight,
       String notes,
       OptionalInt lightDegrees) {
@@ -81,6 +87,7 @@ public record Work(
             Optional.empty(),
             "",
             "",
+            "",
             1,
             "",
             OptionalInt.empty());
@@ -88,7 +95,25 @@ public record Work(
     /** The same where something else is said of mood and stage. */
     public Tags drawn(Optional<Mood> newMood, Optional<AttemptStage> newStage) {
       return new Tags(
-          framing, turn, kind, newMood, newStage, period, manner, weight, notes, lightDegrees);
+          framing,
+          turn,
+          kind,
+          newMood,
+          newStage,
+          period,
+          manner,
+          likeness,
+          weight,
+          notes,
+          lightDegrees);
+    }
+
+    /** What the figure is like, word by word, in small letters. */
+    public Set<String> words() {
+      return Arrays.stream(likeness.toLowerCase(Locale.ROOT).split(","))
+          .map(String::strip)
+          .filter(word -> !word.isEmpty())
+          .collect(Collectors.toCollection(TreeSet::new));
     }
   }
 

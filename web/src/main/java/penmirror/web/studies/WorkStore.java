@@ -227,6 +227,7 @@ public class WorkStore {
         .set(WORK.STAGE, word(tags.stage()))
         .set(WORK.PERIOD, tags.period())
         .set(WORK.MANNER, tags.manner())
+        .set(WORK.LIKENESS, tags.likeness())
         .set(WORK.WEIGHT, tags.weight())
         .set(WORK.NOTES, tags.notes())
         .set(
@@ -401,6 +402,7 @@ public class WorkStore {
         ofWord(AttemptStage.class, row.get(WORK.STAGE)),
         row.get(WORK.PERIOD),
         row.get(WORK.MANNER),
+        row.get(WORK.LIKENESS),
         row.get(WORK.WEIGHT),
         row.get(WORK.NOTES),
         light == null ? OptionalInt.empty() : OptionalInt.of(light));

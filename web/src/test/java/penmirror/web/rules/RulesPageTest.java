@@ -20,9 +20,12 @@ import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.style.BaseLine;
+import penmirror.core.style.Contrast;
 import penmirror.core.style.DrawingStage;
+import penmirror.core.style.Likeness;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Portrayal;
+import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
 import penmirror.web.sheets.SayingStore;
@@ -61,6 +64,7 @@ class RulesPageTest {
             kept,
             sayings,
             List.of(new Ticked("nails", "Nails are drawn", DrawingStage.LINE, 0, 9)),
+            List.of(),
             Map.of(1L, "/pictures/a/480"),
             rule -> Optional.empty()));
   }
@@ -223,5 +227,22 @@ class RulesPageTest {
     assertThat(line.leftOut())
         .extracting(ActPage.OutRow::title, ActPage.OutRow::reason)
         .containsExactly(Tuple.tuple("Work 2", "a copy"));
+  }
+
+  /** Three sentences a word at most, the strongest first, with how many works they stand on. */
+  @Test
+  void whatChangesWithAWordIsToldInSentences() {
+    Rule high = sheet(0.5, 0.5, 0.5).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    Rule low = sheet(0.6, 0.6, 0.6).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    Contrast.Difference difference =
+        new Contrast.Difference(Acts.byKey("eye-height").orElseThrow(), high, low, 2.1, 0.002);
+    RulesPage.LikenessRow row =
+        RulesPage.LikenessRow.of(
+            new Likeness("fierce", 5, 7, List.of(difference, difference, difference, difference)));
+    assertThat(row.sentences()).hasSize(3);
+    assertThat(row.sentences().get(0))
+        .isEqualTo("On fierce ones eyes low, on the others eyes high.");
+    assertThat(row.works()).isEqualTo(5);
+    assertThat(row.of()).isEqualTo(12);
   }
 }
