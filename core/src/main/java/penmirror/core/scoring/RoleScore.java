@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Tones;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.region.RoleMeasures;
@@ -53,12 +54,28 @@ public record RoleScore(RoleTones tones, OkLab wanted, List<Miss> misses) {
                   scores.add(
                       new RoleScore(
                           tones,
-                          law.shadowOf(tones.tones().base()),
+                          wanted(law, tones.tones().base()),
                           tones.tones().shadow().isPresent()
                               ? misses(sheet, tones, tones.tones().shadow().get())
                               : List.of())));
     }
     return scores;
+  }
+
+  /** What is nearly grey gets darker and no more: which hue it would turn to is chance. */
+  private static OkLab wanted(ShadeLaw law, OkLab light) {
+    return ShadeLaw.hasHue(light)
+        ? law.shadowOf(light)
+        : new ShadeLaw(law.lightnessStep(), 1, 0).shadowOf(light);
+  }
+
+  /** Whether more than the depth of its shadow was asked. */
+  public boolean isColourAsked() {
+    return isColourAsked(tones.tones());
+  }
+
+  private static boolean isColourAsked(Tones tones) {
+    return ShadeLaw.hasHue(tones.base()) && tones.shadow().filter(ShadeLaw::hasHue).isPresent();
   }
 
   private static List<Miss> misses(StyleSheet sheet, RoleTones tones, OkLab shadow) {
@@ -67,7 +84,7 @@ public record RoleScore(RoleTones tones, OkLab wanted, List<Miss> misses) {
     List<Miss> misses = new ArrayList<>();
     miss(sheet, steps.lightness(), ShadeMeasures.LIGHTNESS_STEP, laid.lightnessStep())
         .ifPresent(z -> misses.add(new Miss(Step.DEPTH, z)));
-    if (ShadeLaw.hasHue(tones.tones().base()) && ShadeLaw.hasHue(shadow)) {
+    if (isColourAsked(tones.tones())) {
       miss(sheet, steps.chroma(), ShadeMeasures.CHROMA_RATIO, laid.chromaRatio())
           .ifPresent(z -> misses.add(new Miss(Step.STRENGTH, z)));
       if (ShadeLaw.canTurn(tones.tones().base())) {

@@ -23,7 +23,7 @@ public final class RoleWords {
       return Wording.text("role.flat");
     }
     if (role.misses().isEmpty()) {
-      return Wording.text("role.right");
+      return Wording.text(role.isColourAsked() ? "role.right" : "role.right.depth");
     }
     List<String> misses = role.misses().stream().map(RoleWords::miss).toList();
     return Wording.text("role.shadow", String.join(", ", misses));

@@ -81,6 +81,9 @@ class RoleScoreTest {
     OkLab grey = new OkLab(0.6, 0.01, 0.01);
     RoleScore score = score(Role.SKIN, grey, Optional.of(new OkLab(0.4, 0.001, -0.01)));
     assertThat(score.misses()).isEmpty();
+    assertThat(RoleWords.miss(score)).isEqualTo("Shadow as deep as theirs");
+    assertThat(score.wanted().hueDegrees()).isCloseTo(grey.hueDegrees(), offset(1e-6));
+    assertThat(score.wanted().lightness()).isCloseTo(0.4, offset(1e-9));
   }
 
   @Test
