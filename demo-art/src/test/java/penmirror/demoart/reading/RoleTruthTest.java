@@ -30,7 +30,7 @@ import penmirror.demoart.studio.Illustration;
  * its own and is not found: her pictures are not asked.
  */
 class RoleTruthTest {
-  private static final int EACH = 6;
+  private static final int EACH = 4;
 
   /** As far as two colours may lie apart that one would call the same (CIEDE2000). */
   private static final double ALIKE = 3;
