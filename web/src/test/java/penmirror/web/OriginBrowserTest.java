@@ -178,6 +178,8 @@ class OriginBrowserTest extends BrowserTest {
     Point cheek = source(1).truth().point(Landmark.CHEEK_L).orElseThrow();
     double[] place = at(nose.plus(cheek.minus(nose).times(0.55)).plus(new Point(0, 12)));
     page.mouse().click(place[0], place[1]);
+    // Named now, and no more what was found by itself.
+    assertThat(page.locator("[data-forget='skin']")).hasCount(1);
     Locator skin = page.locator("#roles tr").first();
     assertThat(skin.locator("th")).hasText("skin");
     assertThat(skin.locator(".tone small").nth(0)).containsText("#");

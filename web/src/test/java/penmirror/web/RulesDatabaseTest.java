@@ -274,13 +274,8 @@ class RulesDatabaseTest extends DatabaseTest {
 
   @Test
   void aRedrawIsHeldAgainstItsMoodAndStage() throws Exception {
-    long id =
-        ((Intake.Taken)
-                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
-            .workId();
-    markings.save(id, 0, redraw(1).truth());
-    awaitReadings();
-    String mirror = base + "/mirror/" + id;
+    String mirror = mirrorOfTheFirstRedraw();
+    long id = Long.parseLong(mirror.substring(mirror.lastIndexOf('/') + 1));
     mvc.perform(get(mirror))
         .andExpect(content().string(not(containsString("are not asked of a line drawing"))))
         .andExpect(content().string(containsString("data-act=\"shadow-edge\"")));
@@ -300,13 +295,7 @@ class RulesDatabaseTest extends DatabaseTest {
       mvc.perform(
           post(base + "/traits/hands-nails/works/" + work.id()).param("answer", "no").with(csrf()));
     }
-    long id =
-        ((Intake.Taken)
-                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
-            .workId();
-    markings.save(id, 0, redraw(1).truth());
-    awaitReadings();
-    String mirror = base + "/mirror/" + id;
+    String mirror = mirrorOfTheFirstRedraw();
     double before = byRules(mirror);
 
     mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "yes").with(csrf()))
@@ -336,13 +325,7 @@ class RulesDatabaseTest extends DatabaseTest {
         .contains("Never: fingernails are drawn.")
         .contains("Kept in 4 of 4");
 
-    long id =
-        ((Intake.Taken)
-                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
-            .workId();
-    markings.save(id, 0, redraw(1).truth());
-    awaitReadings();
-    String mirror = base + "/mirror/" + id;
+    String mirror = mirrorOfTheFirstRedraw();
     assertThat(text(mirror))
         .contains("Never: fingernails are drawn.")
         .contains("data-state=\"unread\"");
@@ -352,6 +335,16 @@ class RulesDatabaseTest extends DatabaseTest {
         .contains("data-key=\"tick.hands-nails.less\"")
         .contains("Leave it out: fingernails are drawn");
     byRules(mirror);
+  }
+
+  private String mirrorOfTheFirstRedraw() throws Exception {
+    long id =
+        ((Intake.Taken)
+                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
+            .workId();
+    markings.save(id, 0, redraw(1).truth());
+    awaitReadings();
+    return base + "/mirror/" + id;
   }
 
   /** The parts of the sum that the page shows, added up. */

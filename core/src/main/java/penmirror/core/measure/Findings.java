@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.statistics.Ratio;
+import penmirror.core.statistics.WeightedSample;
 
 /** Collects what readers find in one picture. What is not a number is refused, never kept. */
 public final class Findings {
@@ -49,6 +50,15 @@ public final class Findings {
       put(measure, value.getAsDouble());
     } else {
       absent(measure, otherwise);
+    }
+  }
+
+  /** The median of a sample with its error, or the reason where it is empty. */
+  public void put(Measure measure, WeightedSample sample, Reason otherwise) {
+    if (sample.size() == 0) {
+      absent(measure, otherwise);
+    } else {
+      put(measure, sample.median(), sample.medianError());
     }
   }
 

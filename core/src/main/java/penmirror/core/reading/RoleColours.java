@@ -3,6 +3,7 @@ package penmirror.core.reading;
 import java.util.Optional;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Tones;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
 import penmirror.core.raster.PixelGrid;
@@ -12,17 +13,9 @@ import penmirror.core.raster.PixelGrid;
  * under the pick is laid in light and shadow.
  *
  * @param picked mean of a small disc, in linear light
- * @param base what most of the local colour is
- * @param shadow next darker value
- * @param strip mean along the border between the two
- * @param highlight next lighter value
+ * @param tones of the local colour; empty where it is too small to tell
  */
-public record RoleColours(
-    OkLab picked,
-    Optional<OkLab> base,
-    Optional<OkLab> shadow,
-    Optional<OkLab> strip,
-    Optional<OkLab> highlight) {
+public record RoleColours(OkLab picked, Optional<Tones> tones) {
 
   /**
    * @param at pixels of the picture
@@ -31,20 +24,7 @@ public record RoleColours(
   public static RoleColours at(PixelEvidence evidence, Point at, double radiusPixels) {
     OkLab picked = discMean(evidence.figure().picture(), at, radiusPixels);
     int pixel = evidence.figure().coarseIndex(PixelGrid.place(at.x()), PixelGrid.place(at.y()));
-    return evidence
-        .shade()
-        .tonesUnder(pixel)
-        .map(
-            tones ->
-                new RoleColours(
-                    picked,
-                    Optional.of(tones.base()),
-                    tones.shadow(),
-                    tones.strip(),
-                    tones.highlight()))
-        .orElse(
-            new RoleColours(
-                picked, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
+    return new RoleColours(picked, evidence.shade().tonesUnder(pixel));
   }
 
   /**

@@ -35,6 +35,7 @@ import penmirror.demoart.studio.Slip;
 class LeakTest {
   private static final boolean ALL = "all".equals(System.getProperty("leaks"));
   private static final DemoScores.Hand HAND = DemoScores.HANDS.get(0);
+  private static final Subject SUBJECT = HAND.works().get(0).commission().subject();
 
   /** What an act may move that has nothing to do with it, in tolerances. */
   private static final double LEAK = 3;
@@ -91,47 +92,31 @@ class LeakTest {
           Turned.times(Parameter.SHADE_CHROMA, 0.6, "shadow-colour"),
           Turned.plus(Parameter.SHADE_REACH, 0.25, "shadow-amount"));
 
+  /** The first work's character, standing, without a slip. */
   private static Commission plain() {
-    DemoRead.Seen model = HAND.attempts().get(3);
-    return commission(model.commission(), HAND.works().get(0).commission().subject(), List.of());
+    return drawn(SUBJECT.palette(), Pose.STANDING, Cut.FULL, false, List.of());
   }
 
-  private static Commission commission(Commission model, Subject subject, List<Slip> slips) {
+  private static Commission drawn(
+      Palette palette, Pose pose, Cut cut, boolean mirrored, List<Slip> slips) {
+    Commission model = HAND.attempts().get(3).commission();
     return new Commission(
         "leak.png",
         "Leak",
         model.manner(),
-        subject,
-        subject.palette(),
-        Pose.STANDING,
+        SUBJECT,
+        palette,
+        pose,
         model.view(),
-        Cut.FULL,
+        cut,
         penmirror.demoart.figure.Mood.CALM,
-        false,
+        mirrored,
         4_711,
         slips);
   }
 
-  private static Commission with(
-      Commission of, Palette palette, Pose pose, Cut cut, boolean mirrored, List<Slip> slips) {
-    return new Commission(
-        of.fileName(),
-        of.title(),
-        of.manner(),
-        of.subject(),
-        palette,
-        pose,
-        of.view(),
-        cut,
-        of.mood(),
-        mirrored,
-        of.seed(),
-        slips);
-  }
-
   private static Commission spoilt(Slip slip) {
-    Commission plain = plain();
-    return with(plain, plain.palette(), Pose.STANDING, Cut.FULL, false, List.of(slip));
+    return drawn(SUBJECT.palette(), Pose.STANDING, Cut.FULL, false, List.of(slip));
   }
 
   private static Map<Measure, MeasureResult> read(Commission commission) {
@@ -201,7 +186,7 @@ class LeakTest {
   }
 
   private static Commission other(Palette palette, Pose pose, Cut cut, boolean mirrored) {
-    return with(plain(), palette, pose, cut, mirrored, List.of());
+    return drawn(palette, pose, cut, mirrored, List.of());
   }
 
   /** Acts that moved out of where they were, but for where the light comes from. */
@@ -217,7 +202,7 @@ class LeakTest {
   void coloursAndSideMoveNoAct() {
     Evidence one = DemoRead.read(plain()).evidence();
     Palette coat = HAND.works().get(1).commission().palette();
-    Palette own = plain().palette();
+    Palette own = SUBJECT.palette();
     for (Commission changed :
         List.of(
             other(coat, Pose.STANDING, Cut.FULL, false),
@@ -229,7 +214,7 @@ class LeakTest {
   /** Single readings move, as hands turn and strokes lie otherwise; what is told of it does not. */
   @Test
   void poseAndFramingMoveTheScoreByLessThanAFix() {
-    Palette own = plain().palette();
+    Palette own = SUBJECT.palette();
     double before = points(plain());
     for (Commission changed :
         List.of(

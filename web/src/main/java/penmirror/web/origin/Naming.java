@@ -1,12 +1,10 @@
 package penmirror.web.origin;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import penmirror.core.colour.OkLab;
 import penmirror.core.geometry.Point;
 import penmirror.core.reading.RoleColours;
 
@@ -29,20 +27,10 @@ class Naming {
               .filter(RoleStore.Colour::byHand)
               .map(RoleStore.Colour::tone)
               .collect(Collectors.toSet());
-      keepFound(workId, role, RoleStore.Tone.SHADOW, found.shadow(), byHand);
-      keepFound(workId, role, RoleStore.Tone.STRIP, found.strip(), byHand);
-      keepFound(workId, role, RoleStore.Tone.HIGHLIGHT, found.highlight(), byHand);
-    }
-  }
-
-  private void keepFound(
-      long workId,
-      String role,
-      RoleStore.Tone tone,
-      Optional<OkLab> colour,
-      Set<RoleStore.Tone> byHand) {
-    if (colour.isPresent() && !byHand.contains(tone)) {
-      roles.keep(workId, role, tone, colour.get().toEncodedSrgb().hex(), null, null);
+      found.tones().map(RoleStore::found).orElse(List.of()).stream()
+          .filter(colour -> colour.tone() != RoleStore.Tone.BASE)
+          .filter(colour -> !byHand.contains(colour.tone()))
+          .forEach(colour -> roles.keep(workId, role, colour.tone(), colour.hex(), null, null));
     }
   }
 }

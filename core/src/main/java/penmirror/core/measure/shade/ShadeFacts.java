@@ -360,7 +360,7 @@ public final class ShadeFacts {
     findings.put(ShadeMeasures.GRADIENT, smooth, Reason.TOO_LITTLE);
     cover(findings, ShadeMeasures.COVER, Tone.SHADOW);
     cover(findings, ShadeMeasures.HIGHLIGHT, Tone.HIGHLIGHT);
-    put(findings, ShadeMeasures.HIGHLIGHT_STEP, glow.build(), Reason.NO_HIGHLIGHT);
+    findings.put(ShadeMeasures.HIGHLIGHT_STEP, glow.build(), Reason.NO_HIGHLIGHT);
     if (steps.isEmpty()) {
       findings.absent(ShadeMeasures.OF_SHADOW, Reason.NO_SHADING);
       return;
@@ -375,15 +375,6 @@ public final class ShadeFacts {
     borders(levels, findings);
     LightDirection.find(materials, levels, tones, width, height, findings);
     texture(levels, findings);
-  }
-
-  private static void put(
-      Findings findings, Measure measure, WeightedSample sample, Reason otherwise) {
-    if (sample.size() == 0) {
-      findings.absent(measure, otherwise);
-    } else {
-      findings.put(measure, sample.median(), sample.medianError());
-    }
   }
 
   private void paintTones(@Nullable ValueLevels[] levels) {
@@ -471,8 +462,8 @@ public final class ShadeFacts {
         }
       }
     }
-    put(findings, ShadeMeasures.EDGE, widths.build(), Reason.TOO_LITTLE);
-    put(findings, ShadeMeasures.RIM, strips.build(), Reason.NO_HUE);
+    findings.put(ShadeMeasures.EDGE, widths.build(), Reason.TOO_LITTLE);
+    findings.put(ShadeMeasures.RIM, strips.build(), Reason.NO_HUE);
     findings.put(ShadeMeasures.HARD, hard, Reason.TOO_LITTLE);
   }
 

@@ -55,18 +55,9 @@ public final class ShadowSteps {
       Measure hueTurn,
       Reason noStep,
       Reason noHue) {
-    put(findings, lightnessStep, lightness.build(), noStep);
-    put(findings, chromaRatio, chroma.build(), isEmpty() ? noStep : noHue);
-    put(findings, hueTurn, hue.build(), isEmpty() ? noStep : noHue);
-  }
-
-  private static void put(
-      Findings findings, Measure measure, WeightedSample sample, Reason otherwise) {
-    if (sample.size() == 0) {
-      findings.absent(measure, otherwise);
-    } else {
-      findings.put(measure, sample.median(), sample.medianError());
-    }
+    findings.put(lightnessStep, lightness.build(), noStep);
+    findings.put(chromaRatio, chroma.build(), isEmpty() ? noStep : noHue);
+    findings.put(hueTurn, hue.build(), isEmpty() ? noStep : noHue);
   }
 
   /** Whether a colour is far enough from the pole to say which way its shadow turns. */
