@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
@@ -37,6 +38,18 @@ public record Proposal(View view, Map<Landmark, Proposed> points, Box figure) {
 
   public Optional<Proposed> point(Landmark landmark) {
     return Optional.ofNullable(points.get(landmark));
+  }
+
+  /** The same of some landmarks only. */
+  public Proposal only(Predicate<Landmark> which) {
+    Map<Landmark, Proposed> some = new EnumMap<>(Landmark.class);
+    points.forEach(
+        (landmark, proposed) -> {
+          if (which.test(landmark)) {
+            some.put(landmark, proposed);
+          }
+        });
+    return new Proposal(view, some, figure);
   }
 
   /** As marks that nobody confirmed yet, from a confidence on. */

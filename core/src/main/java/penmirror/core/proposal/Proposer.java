@@ -22,6 +22,9 @@ import penmirror.core.raster.Picture;
  * the silhouette tells is proposed, and what marked figures of that view share.
  */
 public final class Proposer {
+  /** Raised when the same picture would be seen otherwise. */
+  public static final int ALGORITHM_VERSION = 1;
+
   /** Pairs whose whole face is read before one is chosen, once faces are marked. */
   private static final int FACES_READ = 2;
 
@@ -66,13 +69,32 @@ public final class Proposer {
    * the face is; marked points are not proposed again.
    */
   public Proposal propose(Picture picture, Marks known) {
-    View view = known.view();
     Ground ground = new Ground(picture);
+    return propose(ground, known, Optional.empty());
+  }
+
+  /**
+   * What a picture shows before anybody said anything of it: from which side, how much of a figure,
+   * and where its landmarks probably lie.
+   */
+  public FirstSight look(Picture picture) {
+    Ground ground = new Ground(picture);
+    Sought sought = seek(ground);
+    ViewReader.Told told = ViewReader.read(sought);
+    View view = told.view().map(FirstSight.Seen::what).orElse(View.FRONT);
+    Proposal proposal = propose(ground, Marks.none(view), Optional.of(sought));
+    return new FirstSight(
+        told.view(), FramingReader.read(ground, told, proposal), told.turn(), proposal);
+  }
+
+  private Proposal propose(Ground ground, Marks known, Optional<Sought> sought) {
+    View view = known.view();
+    Picture picture = ground.picture;
     List<MarkedFigure> alike =
         marked.stream().filter(figure -> figure.marks().view() == view).toList();
     Map<Landmark, Proposal.Proposed> working = new EnumMap<>(Landmark.class);
     if (view == View.FRONT || view == View.THREE_QUARTER) {
-      working.putAll(face(ground, alike, known));
+      working.putAll(face(ground, alike, known, sought));
     }
     known
         .landmarks()
@@ -116,29 +138,50 @@ public final class Proposer {
 
   private record Candidate(Face face, double score, Optional<Learned> learned, double likeness) {}
 
+  /**
+   * Pairs that may be eyes, the best first.
+   *
+   * @param whole the picture
+   * @param upper set where the pairs were found on a closer look at the upper figure
+   */
+  record Sought(Ground whole, Optional<UpperFigure> upper, List<EyePair> pairs) {
+
+    /** On which the pairs were found. */
+    Ground ground() {
+      return upper.map(UpperFigure::ground).orElse(whole);
+    }
+  }
+
+  static Sought seek(Ground ground) {
+    List<EyePair> pairs = EyePairFinder.find(ground, SpotFinder.find(ground));
+    Sought plain = new Sought(ground, Optional.empty(), pairs);
+    if (score(pairs) >= UNSURE_SCORE || ground.boxHeight() < LEAST_TO_CUT) {
+      return plain;
+    }
+    UpperFigure upper = UpperFigure.of(ground);
+    List<EyePair> closer = EyePairFinder.find(upper.ground(), SpotFinder.find(upper.ground()));
+    return score(closer) <= score(pairs) ? plain : new Sought(ground, Optional.of(upper), closer);
+  }
+
   private Map<Landmark, Proposal.Proposed> face(
-      Ground ground, List<MarkedFigure> alike, Marks known) {
+      Ground ground, List<MarkedFigure> alike, Marks known, Optional<Sought> before) {
     Optional<EyePair> eyes = knownEyes(ground, known);
     if (eyes.isPresent()) {
       return face(ground, List.of(eyes.get()), alike, known);
     }
-    List<EyePair> pairs = EyePairFinder.find(ground, SpotFinder.find(ground));
-    if (score(pairs) >= UNSURE_SCORE || ground.boxHeight() < LEAST_TO_CUT) {
-      return face(ground, pairs, alike, known);
+    Sought sought = before.orElseGet(() -> seek(ground));
+    Map<Landmark, Proposal.Proposed> found = face(sought.ground(), sought.pairs(), alike, known);
+    if (sought.upper().isEmpty()) {
+      return found;
     }
-    UpperFigure upper = UpperFigure.of(ground);
-    List<EyePair> closer = EyePairFinder.find(upper.ground(), SpotFinder.find(upper.ground()));
-    if (score(closer) <= score(pairs)) {
-      return face(ground, pairs, alike, known);
-    }
+    UpperFigure upper = sought.upper().get();
     Map<Landmark, Proposal.Proposed> points = new EnumMap<>(Landmark.class);
-    face(upper.ground(), closer, alike, known)
-        .forEach(
-            (landmark, proposed) ->
-                points.put(
-                    landmark,
-                    new Proposal.Proposed(
-                        upper.toWorkingOf(ground, proposed.place()), proposed.confidence())));
+    found.forEach(
+        (landmark, proposed) ->
+            points.put(
+                landmark,
+                new Proposal.Proposed(
+                    upper.toWorkingOf(ground, proposed.place()), proposed.confidence())));
     return points;
   }
 
