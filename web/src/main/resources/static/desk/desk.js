@@ -1,5 +1,7 @@
 // The desk: flip, greyscale, grid, and one part of a picture at full size. Controls sleep.
 
+import { takeRedraws } from '../layout/redrawn.js';
+
 const body = document.body;
 const sheets = [...document.querySelectorAll('.sheets svg')];
 const pressed = (name) => document.querySelector(`[data-toggle="${name}"]`);
@@ -65,3 +67,7 @@ document.addEventListener('keydown', (event) => {
 });
 mirror();
 wake();
+
+const redraw = /** @type {!HTMLInputElement} */ (document.getElementById('redraw-file'));
+takeRedraws(redraw);
+redraw.addEventListener('change', () => redraw.form.requestSubmit());

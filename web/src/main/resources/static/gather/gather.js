@@ -1,12 +1,14 @@
 // The wall: laid in rows or placed freely, seen in several ways, with pictures coming in one by one.
 
+import { carriesFiles, dropped } from '../layout/dropped.js';
+import { handedOver, letGo } from '../layout/handover.js';
 import { headers, lettersOn, typing } from '../layout/studio.js';
 
 const work = document.getElementById('work');
 const wall = document.getElementById('wall');
 const form = document.getElementById('take');
 const input = document.getElementById('files');
-const describe = document.getElementById('describe');
+const describing = () => document.getElementById('describe');
 const study = document.body.dataset.study;
 const isFree = work.dataset.free === 'true';
 const tiles = () => [...document.querySelectorAll('.tile')];
@@ -217,6 +219,7 @@ const showMany = () => {
   const title = document.getElementById('chosen-title');
   title.dataset.one ??= title.textContent;
   title.textContent = on ? title.dataset.many.replace('{0}', chosen.length) : title.dataset.one;
+  const describe = describing();
   if (!describe) return;
   const button = document.getElementById('save');
   button.dataset.one ??= button.textContent;
@@ -258,7 +261,9 @@ const showDesk = () => {
 };
 
 /* ---------- coverage: which works a cell counts ---------- */
-document.querySelectorAll('.cov button').forEach((cell) => cell.addEventListener('click', () => {
+document.addEventListener('click', (event) => {
+  const cell = event.target.closest('.cov button');
+  if (!cell) return;
   const on = cell.getAttribute('aria-pressed') !== 'true';
   document.querySelectorAll('.cov button').forEach((c) => c.setAttribute('aria-pressed', 'false'));
   cell.setAttribute('aria-pressed', String(on));
@@ -266,7 +271,7 @@ document.querySelectorAll('.cov button').forEach((cell) => cell.addEventListener
     const shows = tile.dataset.view === cell.dataset.view && tile.dataset.parts.split(',').includes(cell.dataset.part);
     tile.classList.toggle('dim', on && !shows);
   });
-}));
+});
 const more = document.getElementById('more');
 if (more) {
   more.parentElement.classList.add('costs-short');
@@ -311,7 +316,8 @@ const tell = (entry, text) => {
 };
 const next = () => {
   if (running === 0 && queue.length === 0) {
-    if (anyTaken) refresh();
+    if (anyTaken) renew().catch(() => {});
+    anyTaken = false;
     return;
   }
   while (running < 2 && queue.length > 0) send(queue.shift());
@@ -333,63 +339,107 @@ const send = (entry) => {
     const answer = new DOMParser().parseFromString(request.responseText, 'text/html');
     const faults = [...answer.querySelectorAll('.fault')];
     if (request.status < 400) anyTaken = true;
+    if (entry.key !== undefined && request.status < 500) letGo(entry.key);
     done(entry, faults.length ? '' : uploads.dataset.done);
     faults.forEach((fault) => tell(entry, fault.textContent));
     if (!faults.length) entry.item.remove();
   };
   request.onerror = () => done(entry, uploads.dataset.lost);
-  request.onabort = () => done(entry, uploads.dataset.stopped);
+  request.onabort = () => {
+    if (!isLeaving) { done(entry, uploads.dataset.stopped); if (entry.key !== undefined) letGo(entry.key); }
+  };
   request.onloadend = () => { running -= 1; next(); };
   entry.stop.onclick = () => request.abort();
   request.send(body);
 };
-const takeIn = (files) => {
-  [...files].forEach((file) => {
-    const entry = line(file);
+let isLeaving = false;
+window.addEventListener('pagehide', () => { isLeaving = true; });
+/**
+ * @param {!Array<!File>|!FileList} files
+ * @param {!Array<number>=} keys by which they wait in the browser, where another page gave them
+ */
+const takeIn = (files, keys = []) => {
+  Array.from(files).forEach((file, i) => {
+    const entry = { ...line(file), key: keys[i] };
     entry.stop.onclick = () => {
       queue.splice(queue.indexOf(entry), 1);
       done(entry, uploads.dataset.stopped);
+      if (entry.key !== undefined) letGo(entry.key);
     };
     queue.push(entry);
   });
   next();
 };
-/** The wall anew; what could not be taken in is told again on it. */
-const TOLD = `pen-mirror-told-${study}`;
-const refresh = () => {
-  const told = [...uploads.children].map((item) => ({
-    name: item.querySelector('span').textContent,
-    faults: [...item.querySelectorAll('.fault')].map((fault) => fault.textContent),
-  }));
-  sessionStorage.setItem(TOLD, JSON.stringify(told));
-  window.location.reload();
-};
-JSON.parse(sessionStorage.getItem(TOLD) ?? '[]').forEach(({ name, faults }) => {
-  const entry = line({ name });
-  done(entry, '');
-  faults.forEach((text) => tell(entry, text));
-});
-sessionStorage.removeItem(TOLD);
-
 form.addEventListener('submit', (event) => event.preventDefault());
 input.addEventListener('change', () => { takeIn(input.files); form.reset(); });
 document.addEventListener('dragover', (event) => {
-  if (!event.dataTransfer?.types.includes('Files')) return;
+  if (!carriesFiles(event)) return;
   event.preventDefault();
   work.classList.add('over');
 });
 document.addEventListener('dragleave', (event) => {
   if (event.relatedTarget === null) work.classList.remove('over');
 });
-document.addEventListener('drop', (event) => {
+document.addEventListener('drop', async (event) => {
   event.preventDefault();
   work.classList.remove('over');
-  takeIn(event.dataTransfer.files);
+  takeIn((await dropped(event.dataTransfer)).files);
 });
+handedOver(window.location.pathname).then((waiting) => {
+  if (waiting.length) takeIn(waiting.map((w) => w.file), waiting.map((w) => w.key));
+}, () => {}); // A browser that keeps no files hands none over.
 document.addEventListener('paste', (event) => {
   if (event.target.closest('input, textarea')) return;
   takeIn(event.clipboardData.files);
 });
+
+/* ---------- what comes by itself ---------- */
+const RENEW_EVERY = 1500;
+/** Tiles on the screen: what is seen is looked at first. */
+const onScreen = () => {
+  const frame = work.getBoundingClientRect();
+  return tiles().filter((tile) => {
+    const box = tile.getBoundingClientRect();
+    return box.bottom > frame.top && box.top < frame.bottom;
+  }).map((tile) => tile.dataset.id);
+};
+/** Parts of the page that say what is known are made anew; what somebody types is left alone. */
+const renew = async () => {
+  const address = new URL(window.location.href);
+  address.searchParams.set('shown', onScreen().slice(0, 60).join(','));
+  const answer = await fetch(address, { headers: { Accept: 'text/html' } });
+  if (!answer.ok || drag) return;
+  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  const chosen = new Set(many().map((tile) => tile.dataset.id));
+  const focused = document.activeElement?.closest('.tile')?.dataset.id;
+  document.querySelectorAll('[data-renewed]').forEach((part) => {
+    const now = page.querySelector(`[data-renewed="${part.dataset.renewed}"]`);
+    // A form somebody is in is left alone.
+    if (!now || now.innerHTML === part.dataset.html || part.querySelector('details[open]')) return;
+    part.dataset.html = now.innerHTML;
+    part.className = now.className;
+    if (now.dataset.busy !== undefined) part.dataset.busy = now.dataset.busy;
+    part.replaceChildren(...now.childNodes);
+  });
+  // The first picture brings the panel about it; later ones leave what is being said of another.
+  const panel = document.getElementById('about-chosen');
+  const first = page.getElementById('about-chosen');
+  if (panel.childElementCount === 0) panel.replaceChildren(...first.childNodes);
+  tiles().forEach((tile) => {
+    tile.classList.toggle('more', chosen.has(tile.dataset.id));
+    if (tile.dataset.id === focused) tile.focus({ preventScroll: true });
+  });
+  document.querySelector('label.empty')?.toggleAttribute('hidden', tiles().length > 0);
+  if (isFree) placeAll();
+  lay();
+  look(sessionStorage.getItem('pen-mirror-look') ?? 'colour');
+};
+const isBusy = () => document.querySelector('[data-renewed="seen"]')?.dataset.busy === 'true' || running > 0;
+const keepRenewing = async () => {
+  if (isBusy() && !document.hidden) await renew().catch(() => {});
+  setTimeout(keepRenewing, RENEW_EVERY);
+};
+setTimeout(keepRenewing, RENEW_EVERY);
 
 /* ---------- keys ---------- */
 document.querySelectorAll('[data-zoom]').forEach((button) => button.addEventListener('click', () => {
@@ -447,6 +497,8 @@ document.addEventListener('keydown', (event) => {
     fit();
   } else if (letter === 'a') {
     input.click();
+  } else if (letter === 'l') {
+    document.getElementById('look-through')?.click();
   } else if (letter === 'd') {
     document.getElementById('desk').click();
   } else if (letter === 'x') {

@@ -672,9 +672,23 @@ class Bench {
     this.guessing.cover();
     this.readDoubts();
     this.resumeDraft(stored(localStorage, draft, 'null'));
+    this.openWithProposals();
     new ResizeObserver(() => this.fit()).observe(this.art);
     this.fit();
     this.bench.focus({ preventScroll: true });
+  }
+
+  /** What was seen at first sight stands as the bench opens, unless somebody would rather begin bare. */
+  openWithProposals() {
+    const atOnce = $('at-once');
+    atOnce.checked = localStorage.getItem('pen-mirror-proposals') !== 'off';
+    atOnce.addEventListener('change', () => localStorage.setItem('pen-mirror-proposals', atOnce.checked ? 'on' : 'off'));
+    if (!this.data.proposal || !atOnce.checked || Object.keys(this.marking.landmarks).length) return;
+    const { count, doubtful } = this.marking.propose(JSON.parse(this.data.proposal).landmarks);
+    if (count === 0) return;
+    $('proposed').textContent = fill($('proposed').dataset.found, count, doubtful);
+    this.preview();
+    this.toFirstProposal();
   }
 
   /** Points that could not be sent before the page was closed come back. */

@@ -107,7 +107,8 @@ export class Readings {
     if (!rows) return;
     for (const row of rows.querySelectorAll('.rd')) {
       const stands = this.every || row.dataset.leads !== undefined;
-      const waits = row.dataset.anchor === undefined && !this.isAsked(row);
+      // What waits is told by the points that are wanting; the rows stand where every reading is asked.
+      const waits = row.dataset.anchor === undefined && (!this.every || !this.isAsked(row));
       row.hidden = row.dataset.group !== this.group || !stands || waits;
     }
     const read = [...rows.querySelectorAll('.rd[data-anchor]:not([hidden])')];

@@ -2,24 +2,24 @@
 
 import { lettersOn, typing } from '../layout/studio.js';
 import { Evidence, Legend, layers } from '../origin/layers.js';
+import { takeRedraws } from '../layout/redrawn.js';
+import { ask } from './asking.js';
 
 (() => {
   const mirror = document.getElementById('mirror');
-  const file = document.getElementById('file');
+  const file = /** @type {!HTMLInputElement} */ (document.getElementById('file'));
 
-  // A redraw can be dropped anywhere.
-  document.addEventListener('dragover', (event) => { if (event.dataTransfer?.types.includes('Files')) event.preventDefault(); });
-  document.addEventListener('drop', (event) => {
-    event.preventDefault();
-    if (event.dataTransfer.files.length !== 1) return;
-    file.files = event.dataTransfer.files;
-    file.form.requestSubmit();
-  });
-  document.addEventListener('paste', (event) => {
-    if (event.clipboardData.files.length !== 1) return;
-    file.files = event.clipboardData.files;
-    file.form.requestSubmit();
-  });
+  takeRedraws(file);
+  const asking = document.getElementById('asking');
+  ask(asking);
+  // What the pixels tell comes in the background; the verdict is made anew once it is there.
+  if (asking?.dataset.busy === 'true') {
+    const again = setInterval(async () => {
+      const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } }).catch(() => null);
+      const page = answer?.ok ? new DOMParser().parseFromString(await answer.text(), 'text/html') : null;
+      if (page?.getElementById('asking')?.dataset.busy === 'false') { clearInterval(again); window.location.reload(); }
+    }, 1500);
+  }
   if (!mirror) return;
 
   const width = Number(mirror.dataset.width);

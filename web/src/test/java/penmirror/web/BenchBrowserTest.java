@@ -202,6 +202,7 @@ class BenchBrowserTest extends BrowserTest {
   }
 
   private void openBench(Page window) {
+    window.addInitScript("localStorage.setItem('pen-mirror-proposals', 'off')");
     window.navigate(url("/studies/" + study + "/works/" + work + "/measure"));
     window.waitForLoadState();
     window.waitForSelector("#roll li.now");

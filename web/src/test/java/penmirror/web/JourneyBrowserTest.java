@@ -55,6 +55,8 @@ class JourneyBrowserTest extends BrowserTest {
   }
 
   private void begin() {
+    // By hand from the first point on; what the machine offers is tried elsewhere.
+    page.addInitScript("localStorage.setItem('pen-mirror-proposals', 'off')");
     page.navigate(url("/"));
     requireAccessible("library");
     page.keyboard().press("b");
@@ -81,6 +83,9 @@ class JourneyBrowserTest extends BrowserTest {
     assertThat(page.locator(".tile")).hasCount(SOURCES);
     requireAccessible("gather");
     page.locator(".tile").first().click();
+    if (page.locator(".saying.later > summary").count() > 0) {
+      page.locator(".saying.later > summary").click();
+    }
     page.getByLabel("Title").fill("Pell, lantern raised");
     page.getByRole(
             com.microsoft.playwright.options.AriaRole.BUTTON,
@@ -201,6 +206,8 @@ class JourneyBrowserTest extends BrowserTest {
     page.waitForLoadState();
     requireAccessible("mirror, empty");
     page.locator("#file").setInputFiles(payload(redraw(1)));
+    page.waitForSelector("#asking:visible");
+    page.locator(".top a[href$='/measure']").click();
     page.waitForSelector("#roll li.now");
     markRedraw(redraw(1));
     page.locator(".top a", new Page.LocatorOptions().setHasText("See the mirror")).click();

@@ -133,8 +133,11 @@ class OriginDatabaseTest extends DatabaseTest {
         ((Intake.Taken)
                 intake.take(otherStudy, source(1).png(), Work.Role.SOURCE, "Pell", "", View.FRONT))
             .workId();
-    // Equal inputs: what the first was read from holds for the second at once.
-    assertThat(readings.progress(twin).state()).isEqualTo(PixelReadingStore.State.READ);
+    // Equal inputs: what the first was read from holds for the second, once that is looked at.
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(twin).state() == PixelReadingStore.State.READ);
+    assertThat(readings.progress(twin).readings()).isEqualTo(readings.progress(id).readings());
     var before = readings.progress(twin).readings();
     mvc.perform(
             figure(

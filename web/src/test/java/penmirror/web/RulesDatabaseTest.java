@@ -1,6 +1,7 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
@@ -12,6 +13,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -276,9 +278,14 @@ class RulesDatabaseTest extends DatabaseTest {
   void aRedrawIsHeldAgainstItsMoodAndStage() throws Exception {
     String mirror = mirrorOfTheFirstRedraw();
     long id = Long.parseLong(mirror.substring(mirror.lastIndexOf('/') + 1));
-    mvc.perform(get(mirror))
-        .andExpect(content().string(not(containsString("are not asked of a line drawing"))))
-        .andExpect(content().string(containsString("data-act=\"shadow-edge\"")));
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .untilAsserted(
+            () ->
+                mvc.perform(get(mirror))
+                    .andExpect(
+                        content().string(not(containsString("are not asked of a line drawing"))))
+                    .andExpect(content().string(containsString("data-act=\"shadow-edge\""))));
     mvc.perform(post(mirror + "/asked").param("mood", "KEEN").param("stage", "LINE").with(csrf()))
         .andExpect(redirectedUrl(mirror));
     mvc.perform(get(mirror))

@@ -97,9 +97,11 @@ class WallBrowserTest extends BrowserTest {
     take(3);
     openTheWall();
     requireAccessible("wall");
-    // Nobody has looked at them yet: there is nothing to miss.
-    assertThat(cell("eyes", "front")).hasCount(0);
+    // The machine has looked and nobody else: what it saw is there by itself, and nothing is
+    // missed.
+    assertThat(cell("eyes", "front")).hasClass("enough glimpsed");
     assertThat(page.locator(".cov .gap")).hasCount(0);
+    assertThat(page.locator(".cost")).hasCount(0);
     page.locator(".tile").nth(0).focus();
     page.keyboard().press("Space");
     page.keyboard().press("ArrowRight");
@@ -111,6 +113,8 @@ class WallBrowserTest extends BrowserTest {
     page.locator("#manner").fill("painted");
     page.locator("#save").click();
     assertThat(cell("eyes", "front")).hasText("3");
+    works.inRole(study, Work.Role.SOURCE).forEach(work -> works.lookAt(work.id()));
+    page.reload();
     assertThat(cell("eyes", "front")).hasClass("enough");
     assertThat(works.inRole(study, Work.Role.SOURCE))
         .allMatch(work -> work.tags().manner().equals("painted"))

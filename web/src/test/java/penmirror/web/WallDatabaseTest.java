@@ -355,6 +355,7 @@ class WallDatabaseTest extends DatabaseTest {
     long one = take(source(1).png(), "Pell");
     works.tag(one, tags(Framing.FULL, ""));
     works.sayParts(one, Map.of("hands", false));
+    works.lookAt(one);
     mvc.perform(get(base + "/gather"))
         .andExpect(content().string(containsString("No side view: side rules will be missing.")))
         .andExpect(content().string(containsString("Hands: never seen.")))

@@ -18,9 +18,15 @@ public class EvidenceFinder {
   private final MarkingStore markings;
   private final PixelReadingStore pixelReadings;
   private final RepeatStore repeats;
+  private final SightStore sights;
 
-  EvidenceFinder(MarkingStore markings, PixelReadingStore pixelReadings, RepeatStore repeats) {
+  EvidenceFinder(
+      MarkingStore markings,
+      PixelReadingStore pixelReadings,
+      RepeatStore repeats,
+      SightStore sights) {
     this.markings = markings;
+    this.sights = sights;
     this.pixelReadings = pixelReadings;
     this.repeats = repeats;
   }
@@ -30,16 +36,23 @@ public class EvidenceFinder {
   }
 
   private Evidence of(Work work, MarkingError markingError) {
-    return new Evidence(
-        markings.newest(work.id(), work.view()).marks(),
-        pixelReadings.progress(work.id()).readings(),
-        markingError);
+    return new Evidence(marks(work), pixelReadings.progress(work.id()).readings(), markingError);
+  }
+
+  /** What is marked, or what was seen at first sight while nothing is. */
+  private Marks marks(Work work) {
+    MarkingStore.Marking marking = markings.newest(work.id(), work.view());
+    return marking.version() > 0
+        ? marking.marks()
+        : sights.of(work.id()).map(SightStore.Sight::marks).orElse(marking.marks());
   }
 
   /** Of all works of one study at once, however many: what is not marked or read yet is empty. */
   public Map<Long, Evidence> ofStudy(long studyId, List<Work> works) {
     MarkingError markingError = repeats.technicalError(studyId).markingError();
-    Map<Long, Marks> marks = markings.newestOf(studyId);
+    Map<Long, Marks> marks = new HashMap<>();
+    sights.ofStudy(studyId).forEach((work, sight) -> marks.put(work, sight.marks()));
+    marks.putAll(markings.newestOf(studyId));
     Map<Long, PixelReadingStore.Progress> pixels = pixelReadings.progressOf(studyId);
     Map<Long, Evidence> evidence = new HashMap<>();
     for (Work work : works) {
@@ -55,7 +68,7 @@ public class EvidenceFinder {
 
   /** Length of the marked head in pixels of the picture; empty where no head is marked. */
   public Optional<Double> headPixels(Work work) {
-    return markings.newest(work.id(), work.view()).marks().headFrame().map(HeadFrame::headPixels);
+    return marks(work).headFrame().map(HeadFrame::headPixels);
   }
 
   /** How exactly the works of a study are marked, as far as that was tried. */

@@ -102,10 +102,22 @@ public class MarkingStore {
           .set(MARKING.SAVED_AT, OffsetDateTime.now(clock))
           .set(MARKING.MADE_BY, by)
           .execute();
+      if (!marks.confirmed().isEmpty()) {
+        lookedAt(workId);
+      }
       return Optional.of(newest.version() + 1);
     } catch (DuplicateKeyException e) {
       return Optional.empty();
     }
+  }
+
+  /** Who places or confirms a point has looked at the work. */
+  private void lookedAt(long workId) {
+    database
+        .update(WORK)
+        .set(WORK.LOOKED_AT, OffsetDateTime.now(clock))
+        .where(WORK.ID.eq(workId), WORK.LOOKED_AT.isNull())
+        .execute();
   }
 
   /** The newest versions of a work's marking, newest first. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import penmirror.core.coverage.Coverage;
@@ -29,10 +30,12 @@ class CoverageTable {
   /**
    * One part from one side.
    *
-   * @param state enough, thin, gap, none, unasked or improvised: the cell's class
+   * @param state enough, thin, gap, open, none, unasked or improvised: the cell's class; a gap is
+   *     open, and not missed yet, while works wait to be looked at
+   * @param glimpsed whether nobody has looked at any of the works it counts
    * @param label the cell in words, for those who do not see it
    */
-  record Cell(int count, String state, String label) {}
+  record Cell(int count, String state, boolean glimpsed, String label) {}
 
   record Line(Part part, List<Cell> cells) {}
 
@@ -51,12 +54,10 @@ class CoverageTable {
    * @param only the one part a study looks at; empty for all
    */
   Table of(long studyId, List<Wall.Tile> sources, Optional<Part> only) {
-    Coverage coverage =
-        Coverage.of(
-            sources.stream()
-                .filter(tile -> !tile.work().leftOut())
-                .map(tile -> new Sight(tile.work().view(), tile.parts()))
-                .toList());
+    Coverage coverage = coverage(sources, tile -> true);
+    Coverage lookedAt = coverage(sources, tile -> tile.work().lookedAt());
+    boolean waits =
+        sources.stream().anyMatch(tile -> !tile.work().leftOut() && !tile.work().lookedAt());
     List<WallStore.Improvised> improvised = places.improvised(studyId);
     List<Line> lines = new ArrayList<>();
     int covered = 0;
@@ -72,7 +73,15 @@ class CoverageTable {
           needed++;
           covered += coverage.count(part, view) > 0 ? 1 : 0;
         }
-        cells.add(cell(part, view, coverage, note(improvised, part.word(), "").isPresent()));
+        boolean glimpsed = coverage.count(part, view) > 0 && lookedAt.count(part, view) == 0;
+        cells.add(
+            cell(
+                part,
+                view,
+                coverage,
+                glimpsed,
+                waits,
+                note(improvised, part.word(), "").isPresent()));
       }
       lines.add(new Line(part, cells));
     }
@@ -88,20 +97,35 @@ class CoverageTable {
     return new Table(lines, costs, covered, needed);
   }
 
-  private Cell cell(Part part, View view, Coverage coverage, boolean isImprovised) {
+  private static Coverage coverage(List<Wall.Tile> sources, Predicate<Wall.Tile> which) {
+    return Coverage.of(
+        sources.stream()
+            .filter(tile -> !tile.work().leftOut() && which.test(tile))
+            .map(tile -> new Sight(tile.work().view(), tile.parts()))
+            .toList());
+  }
+
+  private Cell cell(
+      Part part,
+      View view,
+      Coverage coverage,
+      boolean glimpsed,
+      boolean waits,
+      boolean isImprovised) {
     Coverage.State state = coverage.state(part, view);
     String word =
         switch (state) {
           case NOT_NEEDED -> "none";
           case NOT_ASKED -> "unasked";
-          case GAP -> isImprovised ? "improvised" : "gap";
+          case GAP -> isImprovised ? "improvised" : waits ? "open" : "gap";
           case ENOUGH, THIN -> state.name().toLowerCase(Locale.ROOT);
         };
     return new Cell(
         coverage.count(part, view),
         word,
+        glimpsed,
         text(
-            "coverage.cell",
+            glimpsed ? "coverage.cell.glimpsed" : "coverage.cell",
             text("part." + part.word()),
             text("view." + view.word()),
             text("coverage.state." + word),

@@ -20,6 +20,7 @@ import penmirror.web.layout.Conflict;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.sending.Sent;
 import penmirror.web.sending.Submissions;
+import penmirror.web.sight.FirstLooking;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
@@ -31,6 +32,7 @@ class GatherController {
   private final Describing describing;
   private final Arranging arranging;
   private final Splitting splitting;
+  private final FirstLooking firstLooking;
   private final Submissions submissions;
 
   GatherController(
@@ -39,7 +41,9 @@ class GatherController {
       Describing describing,
       Arranging arranging,
       Splitting splitting,
+      FirstLooking firstLooking,
       Submissions submissions) {
+    this.firstLooking = firstLooking;
     this.page = page;
     this.uploads = uploads;
     this.describing = describing;
@@ -53,7 +57,9 @@ class GatherController {
       Study study,
       @RequestParam Optional<Long> work,
       @RequestParam(defaultValue = "NUMBER") Wall.Order order,
+      @RequestParam(defaultValue = "") List<Long> shown,
       Model model) {
+    firstLooking.first(shown);
     page.addTo(model, study, work, order, List.of());
     return "gather/page";
   }

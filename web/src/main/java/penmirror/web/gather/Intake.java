@@ -21,17 +21,17 @@ import penmirror.core.figure.View;
 import penmirror.core.file.PictureLimits;
 import penmirror.core.file.PictureReader;
 import penmirror.core.file.UnusablePictureException;
-import penmirror.web.evidence.PixelReading;
 import penmirror.web.layout.Texts;
 import penmirror.web.opening.BusyException;
 import penmirror.web.opening.PictureOpener;
 import penmirror.web.sheets.SheetFileStore;
+import penmirror.web.sight.FirstLooking;
 import penmirror.web.studies.PictureStore.NewPicture;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.Work.Role;
 import penmirror.web.studies.WorkStore;
 
-/** Takes files in: opens each, keeps the untouched bytes, and has its pixels read. */
+/** Takes files in: opens each, keeps the untouched bytes, and has it looked at. */
 @Component
 public class Intake {
   private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
@@ -42,7 +42,7 @@ public class Intake {
 
   private final WorkStore works;
   private final PictureCopies copies;
-  private final PixelReading pixelReading;
+  private final FirstLooking firstLooking;
   private final PictureOpener opener;
   private final SheetFileStore sheetFiles;
   private final TransactionTemplate transactions;
@@ -51,14 +51,14 @@ public class Intake {
   Intake(
       WorkStore works,
       PictureCopies copies,
-      PixelReading pixelReading,
+      FirstLooking firstLooking,
       PictureOpener opener,
       SheetFileStore sheetFiles,
       TransactionTemplate transactions,
       MessageSource messages) {
     this.works = works;
     this.copies = copies;
-    this.pixelReading = pixelReading;
+    this.firstLooking = firstLooking;
     this.opener = opener;
     this.sheetFiles = sheetFiles;
     this.transactions = transactions;
@@ -146,7 +146,7 @@ public class Intake {
             into.view());
     if (placed.isNew()) {
       copies.keep(prepared.picture().sha256(), prepared.copies());
-      pixelReading.want(placed.work());
+      firstLooking.want(placed.work());
     }
     along.accept(placed);
     return placed;

@@ -16,9 +16,11 @@ import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Sight;
 import penmirror.core.figure.Marks;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.proposal.FirstSight;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.evidence.SightStore;
 import penmirror.web.studies.WallStore;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -34,13 +36,16 @@ public class Wall {
   private final EvidenceFinder evidence;
   private final MarkingStore markings;
   private final PixelReadingStore pixelReadings;
+  private final SightStore sights;
 
   Wall(
       WorkStore works,
       WallStore places,
       EvidenceFinder evidence,
       MarkingStore markings,
-      PixelReadingStore pixelReadings) {
+      PixelReadingStore pixelReadings,
+      SightStore sights) {
+    this.sights = sights;
     this.works = works;
     this.places = places;
     this.evidence = evidence;
@@ -67,10 +72,12 @@ public class Wall {
    * A work on the wall with how far it is.
    *
    * @param parts what it is told to show
+   * @param sight what is seen in it at first sight; empty once it is marked or before it was seen
    */
   public record Tile(
       Work work,
       int markCount,
+      Optional<SightStore.Sight> sight,
       PixelReadingStore.Progress pixels,
       Set<Part> parts,
       Optional<WallStore.Place> place,
@@ -79,6 +86,26 @@ public class Wall {
     /** Width of the tile before the script lays the rows, pixels. */
     public long widthPixels() {
       return Math.round(196.0 * work.widthPixels() / work.heightPixels());
+    }
+
+    /** Whether what stands of it is what the machine thinks and nobody has looked at. */
+    public boolean isGlimpsed() {
+      return !work.lookedAt() && sight.isPresent();
+    }
+
+    /** Whether the machine has yet to look at it. */
+    public boolean isWaiting() {
+      return !work.lookedAt() && sight.isEmpty() && markCount == 0;
+    }
+
+    /** Whether side or framing are more of a guess than most. */
+    public boolean isDoubtful() {
+      return sight
+          .filter(
+              seen ->
+                  seen.seen().view().filter(FirstSight.Seen::isSure).isEmpty()
+                      || seen.seen().framing().filter(FirstSight.Seen::isSure).isEmpty())
+          .isPresent();
     }
 
     /** Width over height. */
@@ -105,6 +132,7 @@ public class Wall {
     Known known =
         new Known(
             markings.newestOf(studyId),
+            sights.ofStudy(studyId),
             pixelReadings.progressOf(studyId),
             works.saidPartsOf(studyId),
             places.places(studyId),
@@ -126,6 +154,7 @@ public class Wall {
   /** What is known of a study's works, each by its id. */
   private record Known(
       Map<Long, Marks> marks,
+      Map<Long, SightStore.Sight> sights,
       Map<Long, PixelReadingStore.Progress> pixels,
       Map<Long, Map<String, Boolean>> saidParts,
       Map<Long, WallStore.Place> places,
@@ -133,11 +162,15 @@ public class Wall {
 
   private static Tile tile(Work work, Known known) {
     Marks marks = known.marks().getOrDefault(work.id(), Marks.none(work.view()));
+    Optional<SightStore.Sight> sight =
+        marks.isEmpty() ? Optional.ofNullable(known.sights().get(work.id())) : Optional.empty();
+    Marks seen = sight.map(SightStore.Sight::marks).orElse(marks);
     return new Tile(
         work,
         marks.landmarks().size(),
+        sight,
         known.pixels().getOrDefault(work.id(), PixelReadingStore.NOT_BEGUN),
-        sight(work, marks, parts(known.saidParts().getOrDefault(work.id(), Map.of()))).parts(),
+        sight(work, seen, parts(known.saidParts().getOrDefault(work.id(), Map.of()))).parts(),
         Optional.ofNullable(known.places().get(work.id())),
         known.anchor().filter(id -> id == work.id()).isPresent());
   }

@@ -16,10 +16,13 @@ import penmirror.core.figure.View;
 import penmirror.core.file.Resolution;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.reading.MeasureCatalogue;
+import penmirror.core.telling.FirstWords;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.sheets.FirstAnswers;
+import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
@@ -31,6 +34,8 @@ import penmirror.web.studies.Work;
 /** What stands on the wall's page. */
 @Component
 class WallPage {
+  private static final int ANSWERS_OF_A_WORK = 5;
+
   private final WallStore places;
   private final ScanStore scans;
   private final EvidenceFinder evidence;
@@ -96,7 +101,9 @@ class WallPage {
         "alike", lookAlikes.undecided(study.id(), tiles.stream().map(Wall.Tile::work).toList()));
     model.addAttribute(
         "missingCredit", sources.stream().filter(t -> t.work().credit().isBlank()).count());
-    model.addAttribute("reading", tiles.stream().anyMatch(t -> t.pixels().isUnderWay()));
+    model.addAttribute(
+        "busy", tiles.stream().anyMatch(t -> t.isWaiting() || t.pixels().isUnderWay()));
+    model.addAttribute("waiting", tiles.stream().filter(Wall.Tile::isWaiting).count());
     model.addAttribute("mixed", mixed(sources));
     Wall.Tile shown =
         tiles.stream()
@@ -104,10 +111,17 @@ class WallPage {
             .findFirst()
             .orElse(tiles.isEmpty() ? null : tiles.get(0));
     model.addAttribute("chosen", shown);
-    model.addAttribute("fromFile", sheets.load(study).isFromFile());
+    Loaded loaded = sheets.load(study);
+    model.addAttribute("fromFile", loaded.isFromFile());
     model.addAttribute(
-        "chosenMood",
-        shown == null ? null : sheets.load(study).guessedMood(shown.work()).orElse(null));
+        "chosenMood", shown == null ? null : loaded.guessedMood(shown.work()).orElse(null));
+    model.addAttribute("notLookedAt", loaded.isFromFile() ? 0 : loaded.notLookedAt().size());
+    model.addAttribute(
+        "glimpse",
+        shown == null || !shown.isGlimpsed() || shown.work().role() != Work.Role.SOURCE
+            ? List.of()
+            : FirstWords.of(loaded.glimpsed(shown.work()), ANSWERS_OF_A_WORK));
+    model.addAttribute("answers", FirstAnswers.of(loaded));
     Optional<Scan> scan = shown == null ? Optional.empty() : scans.of(shown.work().id());
     model.addAttribute("scan", scan.orElse(null));
     model.addAttribute(

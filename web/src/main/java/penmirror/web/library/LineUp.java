@@ -109,16 +109,15 @@ class LineUp {
   private Column column(Study study, Loaded loaded, boolean many) {
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
     List<Work> redraws = loaded.inRole(Work.Role.REDRAW);
-    List<Work> unmarked =
-        sources.stream()
-            .filter(work -> loaded.evidence(work).marks().confirmed().isEmpty())
-            .toList();
+    int waits = loaded.isFromFile() ? 0 : loaded.notLookedAt().size();
     String base = "/studies/" + study.id();
     String worksText =
         loaded.isFromFile()
             ? text("library.sheet.file", loaded.sheet().works().size())
-            : text("library.works", study.illustrator(), sources.size());
-    List<String> soFar = soFar(loaded.sheet());
+            : text("library.works", study.hand(), sources.size());
+    // What is seen at first sight is told until somebody has looked.
+    List<String> soFar =
+        soFar(loaded.sheet().rules().isEmpty() ? loaded.glimpsed() : loaded.sheet());
     List<Stand> stand = stands(study, loaded, many);
     if (sources.isEmpty() && !loaded.isFromFile()) {
       return new Column(
@@ -131,17 +130,16 @@ class LineUp {
           base + "/gather",
           text("library.open.gather"));
     }
-    if (!unmarked.isEmpty()) {
-      Work work = unmarked.get(0);
+    if (waits > 0) {
       return new Column(
           study,
           worksText,
           soFar,
           stand,
-          text("library.next.mark", work.title()),
-          text("library.next.mark.reason"),
-          base + "/works/" + work.id() + "/measure",
-          text("library.open.mark"));
+          text("library.next.through", waits),
+          text("library.next.through.reason"),
+          base + "/through",
+          text("library.open.through"));
     }
     if (redraws.isEmpty()) {
       return new Column(
@@ -177,7 +175,7 @@ class LineUp {
   private List<Stand> stands(Study study, Loaded loaded, boolean many) {
     List<Stand> stands = new ArrayList<>();
     loaded.inRole(Work.Role.SOURCE).stream()
-        .flatMap(work -> stand(study.illustrator(), loaded, work, many).stream())
+        .flatMap(work -> stand(study.hand(), loaded, work, many).stream())
         .findFirst()
         .ifPresent(stands::add);
     if (many) {

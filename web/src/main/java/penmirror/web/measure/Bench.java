@@ -1,13 +1,18 @@
 package penmirror.web.measure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -41,6 +46,8 @@ import penmirror.web.studies.Work;
 /** What the bench shows beside the picture: the readings, each against the rule of the others. */
 @Component
 class Bench {
+  private static final int MOST_NEXT = 3;
+
   private final SheetMaker sheets;
   private final PixelReadingStore pixelReadings;
   private final RepeatStore repeats;
@@ -172,7 +179,8 @@ class Bench {
                 result.fold(
                     reading -> rows.add(row(measure, marks, rule, Optional.of(reading), "")),
                     none -> {
-                      if (none.reason() != NoReading.Reason.NOT_IN_THIS_VIEW) {
+                      if (none.reason() != NoReading.Reason.NOT_IN_THIS_VIEW
+                          && hasPlace(work, measure)) {
                         rows.add(row(measure, marks, rule, Optional.empty(), waitsFor(none)));
                       }
                       return true;
@@ -189,6 +197,7 @@ class Bench {
                         rule.map(r -> ReadingStrip.of(r, value))));
               }
             });
+    model.addAttribute("nextAnswers", nextAnswers(rows, marks));
     leadTheirActs(rows);
     rows.sort(
         Comparator.comparing((Row row) -> !row.isRead())
@@ -209,6 +218,49 @@ class Bench {
         .ifPresent(frame -> model.addAttribute("head", Wording.number(frame.headPixels(), 0)));
     progress.readings().ifPresent(readings -> addLine(model, readings));
     progress.readings().ifPresent(readings -> model.addAttribute("swatches", readings.swatches()));
+  }
+
+  /** Whether the picture shows so much of a figure that a measure can be read. */
+  private static boolean hasPlace(Work work, Measure measure) {
+    return work.tags()
+        .framing()
+        .map(framing -> measure.needs().stream().allMatch(framing::canShow))
+        .orElse(true);
+  }
+
+  /**
+   * What one more point answers.
+   *
+   * @param landmark its key
+   * @param acts what is told once it stands, in words
+   */
+  record NextAnswer(String landmark, String acts) {}
+
+  /** Points that alone are wanting, with what they answer, those that answer most first. */
+  private static List<NextAnswer> nextAnswers(List<Row> rows, Marks marks) {
+    Map<Landmark, Set<String>> answers = new EnumMap<>(Landmark.class);
+    for (Row row : rows) {
+      List<Landmark> wanting =
+          Arrays.stream(row.landmarks().split(" "))
+              .flatMap(key -> Landmark.ofKey(key).stream())
+              .filter(landmark -> !marks.landmarks().containsKey(landmark))
+              .toList();
+      if (!row.isRead() && wanting.size() == 1 && !row.act().isEmpty()) {
+        answers.computeIfAbsent(wanting.get(0), key -> new LinkedHashSet<>()).add(row.act());
+      }
+    }
+    return answers.entrySet().stream()
+        .sorted(Comparator.comparingInt(entry -> -entry.getValue().size()))
+        .limit(MOST_NEXT)
+        .map(
+            entry ->
+                new NextAnswer(
+                    entry.getKey().key(),
+                    entry.getValue().stream()
+                        .limit(MOST_NEXT)
+                        .map(act -> act.toLowerCase(Locale.ENGLISH))
+                        .collect(Collectors.joining(", "))))
+        .toList();
   }
 
   /** One reading stands for each act; of those that wait one for as long as none is read. */

@@ -6,10 +6,14 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import penmirror.core.file.Resolution;
 import penmirror.core.format.MarksFile;
+import penmirror.core.format.ProposalJson;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.RepeatStore;
+import penmirror.web.evidence.SightStore;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
+import penmirror.web.sight.FirstLooking;
+import penmirror.web.sight.Proposing;
 import penmirror.web.studies.Scan;
 import penmirror.web.studies.ScanStore;
 import penmirror.web.studies.Study;
@@ -30,6 +34,7 @@ class BenchPage {
   private final RepeatStore repeats;
   private final ScanStore scans;
   private final Rail rail;
+  private final FirstLooking firstLooking;
 
   BenchPage(
       WorkStore works,
@@ -40,7 +45,9 @@ class BenchPage {
       Twins twins,
       RepeatStore repeats,
       ScanStore scans,
-      Rail rail) {
+      Rail rail,
+      FirstLooking firstLooking) {
+    this.firstLooking = firstLooking;
     this.works = works;
     this.markings = markings;
     this.bench = bench;
@@ -52,7 +59,10 @@ class BenchPage {
     this.rail = rail;
   }
 
-  void addTo(Model model, Study study, Work work) {
+  void addTo(Model model, Study study, Work asked) {
+    // Looked at first where nobody has: that may tell from which side it is seen.
+    Optional<SightStore.Sight> sight = firstLooking.now(asked);
+    Work work = works.require(asked.studyId(), asked.id());
     MarkingStore.Marking marking = markings.newest(work.id(), work.view());
     Stage stage = work.role() == Work.Role.SOURCE ? Stage.MEASURE : Stage.MIRROR;
     rail.addTo(model, study, stage);
@@ -60,6 +70,8 @@ class BenchPage {
     model.addAttribute("version", marking.version());
     model.addAttribute("leftOut", marking.leftOut());
     model.addAttribute("landmarks", MarksFile.landmarksJson(marking.marks()));
+    model.addAttribute(
+        "proposal", marking.version() == 0 ? proposal(work, sight).orElse(null) : null);
     model.addAttribute("neighbours", neighbours(work));
     questions.addTo(model, study, work);
     model.addAttribute("learnsFrom", proposing.learnsFrom(work));
@@ -69,6 +81,18 @@ class BenchPage {
     model.addAttribute(
         "pixelsPerInch",
         scans.of(work.id()).flatMap(Scan::resolution).map(Resolution::pixelsPerInch).orElse(null));
+  }
+
+  /** What was seen at first sight, of points that the picture has a place for. */
+  private static Optional<String> proposal(Work work, Optional<SightStore.Sight> sight) {
+    return sight.map(
+        seen ->
+            ProposalJson.write(
+                seen.seen()
+                    .proposal()
+                    .only(
+                        landmark ->
+                            work.tags().framing().map(f -> f.canShow(landmark)).orElse(true))));
   }
 
   /** The works before and after this one in its role. */

@@ -18,6 +18,7 @@ import penmirror.web.evidence.TickStore;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
+import penmirror.web.sight.FirstLooking;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -33,6 +34,7 @@ class Marking {
   private final EvidenceFinder evidence;
   private final Twins twins;
   private final TickStore ticks;
+  private final FirstLooking firstLooking;
   private final MessageSource messages;
 
   Marking(
@@ -42,7 +44,9 @@ class Marking {
       EvidenceFinder evidence,
       Twins twins,
       TickStore ticks,
+      FirstLooking firstLooking,
       MessageSource messages) {
+    this.firstLooking = firstLooking;
     this.works = works;
     this.markings = markings;
     this.keeping = keeping;
@@ -85,10 +89,11 @@ class Marking {
    */
   @Transactional
   public Outcome save(Work work, int madeFrom, Marks marks, String by) {
-    return keeping
-        .marks(work, madeFrom, marks, Texts.cut(by, LONGEST_NAME))
-        .<Outcome>map(Saved::new)
-        .orElseGet(() -> new Outdated(newest(work).version()));
+    Optional<Integer> saved = keeping.marks(work, madeFrom, marks, Texts.cut(by, LONGEST_NAME));
+    if (saved.isPresent() && marks.confirmed().headFrame().isPresent()) {
+      firstLooking.learned(work);
+    }
+    return saved.<Outcome>map(Saved::new).orElseGet(() -> new Outdated(newest(work).version()));
   }
 
   /** Takes over the marks of the same picture at another size, or of which this is a part. */

@@ -24,6 +24,7 @@ import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.ProposalJson;
 import penmirror.web.layout.Fault;
+import penmirror.web.sight.Proposing;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -39,16 +40,19 @@ class Questions {
 
   void addTo(Model model, Study study, Work work) {
     StatureConvention convention = scopes.convention(study.id());
+    Predicate<Landmark> hasPlace =
+        landmark -> work.tags().framing().map(f -> f.canShow(landmark)).orElse(true);
     List<Measure> measures =
         MeasureCatalogue.all().stream()
             .filter(
                 measure ->
                     !measure.isFromPixels()
+                        && measure.needs().stream().allMatch(hasPlace)
                         && !convention.excludes(measure)
                         && measure.views().contains(work.view()))
             .toList();
     model.addAttribute("roll", Landmark.values());
-    model.addAttribute("sets", sets(study, measures));
+    model.addAttribute("sets", sets(study, measures, hasPlace));
     model.addAttribute(
         "questions",
         measures.stream()
@@ -62,7 +66,7 @@ class Questions {
   }
 
   /** The sets to mark in full; in a study of one part that part first. */
-  private List<Question> sets(Study study, List<Measure> measures) {
+  private List<Question> sets(Study study, List<Measure> measures, Predicate<Landmark> hasPlace) {
     List<Question> sets = new ArrayList<>();
     Optional<Part> only = scopes.part(study.id());
     only.ifPresent(
@@ -70,17 +74,23 @@ class Questions {
           Set<Landmark> points = EnumSet.noneOf(Landmark.class);
           points.addAll(part.landmarks());
           measures.stream().filter(part::concerns).forEach(m -> points.addAll(m.needs()));
+          points.removeIf(hasPlace.negate());
           sets.add(new Question("part", "", keys(points)));
         });
     // The cheeks come with the quick set: eye width is read against them.
     Set<Landmark> quick = of(Landmark.Set.QUICK);
     quick.add(Landmark.CHEEK_L);
     quick.add(Landmark.CHEEK_R);
+    quick.removeIf(hasPlace.negate());
     sets.add(new Question("quick", "", keys(quick)));
     Set<Landmark> head = of(Landmark.Set.HEAD);
     head.addAll(quick);
     sets.add(new Question("head", "", keys(head)));
-    sets.add(new Question("full", "", keys(EnumSet.allOf(Landmark.class))));
+    Set<Landmark> full = EnumSet.allOf(Landmark.class);
+    full.removeIf(hasPlace.negate());
+    if (full.size() > head.size()) {
+      sets.add(new Question("full", "", keys(full)));
+    }
     return sets;
   }
 

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mood;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.AttemptStage;
@@ -90,6 +91,7 @@ class MirrorController {
             traced,
             comparing.beside(study, sheet),
             messages));
+    model.addAttribute("landmarks", Landmark.values());
     model.addAttribute("asked", loaded.asked(redraw));
     model.addAttribute("moods", Mood.values());
     model.addAttribute("stages", AttemptStage.values());
@@ -140,7 +142,7 @@ class MirrorController {
       throws IOException {
     Intake.Outcome outcome = redraws.take(study, file.getBytes(), title);
     if (outcome instanceof Intake.Taken taken) {
-      return "redirect:/studies/" + study.id() + "/works/" + taken.workId() + "/measure";
+      return "redirect:/studies/" + study.id() + "/mirror/" + taken.workId();
     }
     if (outcome instanceof Intake.AlreadyHere here) {
       return "redirect:/studies/" + study.id() + "/mirror/" + here.work().id();

@@ -12,6 +12,7 @@ import penmirror.core.scoring.AttemptStage;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.sheets.SheetMaker;
+import penmirror.web.sight.FirstLooking;
 import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -25,6 +26,7 @@ public class Redraws {
   private final PixelReadingStore readings;
   private final SheetMaker sheets;
   private final ScopeStore scopes;
+  private final FirstLooking firstLooking;
   private final MessageSource messages;
 
   Redraws(
@@ -33,7 +35,9 @@ public class Redraws {
       PixelReadingStore readings,
       SheetMaker sheets,
       ScopeStore scopes,
+      FirstLooking firstLooking,
       MessageSource messages) {
+    this.firstLooking = firstLooking;
     this.works = works;
     this.intake = intake;
     this.readings = readings;
@@ -65,13 +69,19 @@ public class Redraws {
    */
   Intake.Outcome take(Study study, byte[] file, String title) {
     String named = title.isBlank() ? text("mirror.attempt", of(study).size() + 1) : title.strip();
-    return intake.take(
-        study.id(),
-        file,
-        Work.Role.REDRAW,
-        Work.cutTitle(named),
-        text("mirror.own"),
-        sheets.sheetOf(study).view());
+    Intake.Outcome outcome =
+        intake.take(
+            study.id(),
+            file,
+            Work.Role.REDRAW,
+            Work.cutTitle(named),
+            text("mirror.own"),
+            sheets.sheetOf(study).view());
+    if (outcome instanceof Intake.Taken taken) {
+      // Somebody waits for the verdict: it is looked at before all else.
+      firstLooking.now(works.require(study.id(), taken.workId()));
+    }
+    return outcome;
   }
 
   /** What mood it shows and how far it has come; left to be seen in it where nothing is said. */

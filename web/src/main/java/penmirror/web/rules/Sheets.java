@@ -43,6 +43,12 @@ class Sheets {
     return sheets.scoredSheetOf(study);
   }
 
+  /** Works that make no rule until somebody looks at them. */
+  int waits(Study study) {
+    Loaded loaded = sheets.load(study);
+    return loaded.isFromFile() ? 0 : loaded.notLookedAt().size();
+  }
+
   /** Whether it came as a file, and can be read only. */
   boolean isReadOnly(Study study) {
     return sheets.load(study).isFromFile();

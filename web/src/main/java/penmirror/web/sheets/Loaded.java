@@ -125,9 +125,11 @@ public final class Loaded {
 
   /** The mood of a source that nobody said and that is seen in it; empty where it was said. */
   public Optional<Mood> guessedMood(Work source) {
-    return source.tags().mood().isPresent()
-        ? Optional.empty()
-        : moods().told(unguessed(source).values());
+    if (source.tags().mood().isPresent()) {
+      return Optional.empty();
+    }
+    MeasuredWork seen = counts(source) ? unguessed(source) : measured(source, evidence(source));
+    return moods().told(seen.values());
   }
 
   private MoodReader moods() {
@@ -139,6 +141,35 @@ public final class Loaded {
   /** The sheet of all works that count. */
   public StyleSheet sheet() {
     return once("sheet", () -> sheet(work -> true, measure -> false));
+  }
+
+  /**
+   * The sheet of all works as they are seen, also of those that nobody has looked at: for telling
+   * what is seen at first sight, and for no rule.
+   */
+  public StyleSheet glimpsed() {
+    return once("glimpsed", () -> glimpsed(work -> true));
+  }
+
+  /** What one source shows, looked at or not. */
+  public StyleSheet glimpsed(Work one) {
+    return once("glimpsed " + one.id(), () -> glimpsed(work -> work.id() == one.id()));
+  }
+
+  private StyleSheet glimpsed(Predicate<Work> which) {
+    List<MeasuredWork> seen =
+        works.stream()
+            .filter(work -> work.role() == Work.Role.SOURCE && !work.leftOut() && which.test(work))
+            .map(work -> work.lookedAt() ? measured(work) : measured(work, evidence(work)))
+            .toList();
+    return StyleSheet.of(study.hand(), StyleSheet.mostFrequentView(seen), seen, Map.of());
+  }
+
+  /** Sources that make no rules until somebody looks at them. */
+  public List<Work> notLookedAt() {
+    return works.stream()
+        .filter(work -> work.role() == Work.Role.SOURCE && !work.leftOut() && !work.lookedAt())
+        .toList();
   }
 
   /** The sheet without one work, to hold that work against the others. */
@@ -196,7 +227,7 @@ public final class Loaded {
     }
     Scorer scorer = new Scorer(sheet());
     return inRole(Work.Role.SOURCE).stream()
-        .filter(work -> !work.leftOut())
+        .filter(Loaded::counts)
         .flatMap(
             work ->
                 scorer.coveredPoints(evidence(work)).stream()
@@ -206,7 +237,7 @@ public final class Loaded {
   }
 
   private static boolean counts(Work work) {
-    return work.role() == Work.Role.SOURCE && !work.leftOut();
+    return work.role() == Work.Role.SOURCE && !work.leftOut() && work.lookedAt();
   }
 
   private StyleSheet sheet(Predicate<Work> which, Predicate<Measure> outside) {
@@ -224,7 +255,7 @@ public final class Loaded {
             .map(work -> measured(work).without(outside))
             .toList();
     return StyleSheet.of(
-            study.illustrator(),
+            study.hand(),
             StyleSheet.mostFrequentView(measured),
             measured,
             error.isEnough() ? error.scaled() : Map.of())
@@ -251,20 +282,22 @@ public final class Loaded {
         () -> {
           Evidence known = evidence(work);
           // A proposal that nobody looked at must not become a rule.
-          Evidence confirmed = known.withMarks(known.marks().confirmed());
-          MeasuredWork measured =
-              MeasuredWork.of(
-                      Long.toString(work.id()), work.title(), work.credit(), confirmed, convention)
-                  .reading(sayings.own(), confirmed)
-                  .weighing(work.tags().weight());
-          Work.Tags said = work.tags();
-          return measured.showing(
-              new Portrayal(
-                  said.framing().or(() -> measured.shows().framing()),
-                  said.kind(),
-                  said.mood(),
-                  said.manner()));
+          return measured(work, known.withMarks(known.marks().confirmed()));
         });
+  }
+
+  private MeasuredWork measured(Work work, Evidence by) {
+    MeasuredWork measured =
+        MeasuredWork.of(Long.toString(work.id()), work.title(), work.credit(), by, convention)
+            .reading(sayings.own(), by)
+            .weighing(work.tags().weight());
+    Work.Tags said = work.tags();
+    return measured.showing(
+        new Portrayal(
+            said.framing().or(() -> measured.shows().framing()),
+            said.kind(),
+            said.mood(),
+            said.manner()));
   }
 
   /** Made when first asked for; made twice at the same moment it is the same. */

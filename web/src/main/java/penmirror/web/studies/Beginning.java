@@ -4,11 +4,20 @@ import org.springframework.stereotype.Component;
 
 /** Begins studies. */
 @Component
-class Beginning {
+public class Beginning {
   private final StudyStore studies;
 
   Beginning(StudyStore studies) {
     this.studies = studies;
+  }
+
+  /**
+   * A study that begins with pictures: who drew them, and why it is begun, can be said later.
+   *
+   * @param name of their folder or file
+   */
+  public long study(String name) {
+    return studies.begin(name, "", "", "");
   }
 
   /**

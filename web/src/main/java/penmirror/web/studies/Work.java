@@ -23,6 +23,7 @@ import penmirror.web.layout.Texts;
  * @param leftOut whether it stays out of rules, coverage and range
  * @param profile what became of its file's colour profile
  * @param version counts how often it was described
+ * @param lookedAt whether somebody said that what is known of it is right; else it makes no rules
  */
 public record Work(
     long id,
@@ -38,7 +39,8 @@ public record Work(
     Tags tags,
     boolean leftOut,
     Profile profile,
-    int version) {
+    int version,
+    boolean lookedAt) {
   private static final int LONGEST_TITLE = 200;
 
   /** What the picture is to the study. Only sources make rules. */
@@ -108,6 +110,26 @@ public record Work(
           lightDegrees);
     }
 
+    /** The same where something else is seen in the picture. */
+    public Tags seen(
+        Optional<Framing> newFraming,
+        Optional<Turn> newTurn,
+        Optional<Mood> newMood,
+        OptionalInt newLightDegrees) {
+      return new Tags(
+          newFraming,
+          newTurn,
+          kind,
+          newMood,
+          stage,
+          period,
+          manner,
+          likeness,
+          weight,
+          notes,
+          newLightDegrees);
+    }
+
     /** What the figure is like, word by word, in small letters. */
     public Set<String> words() {
       return Arrays.stream(likeness.toLowerCase(Locale.ROOT).split(","))
@@ -115,6 +137,26 @@ public record Work(
           .filter(word -> !word.isEmpty())
           .collect(Collectors.toCollection(TreeSet::new));
     }
+  }
+
+  /** The same work seen from another side, or showing more or less. */
+  public Work seenAs(View newView, Optional<Framing> newFraming) {
+    return new Work(
+        id,
+        studyId,
+        pictureSha256,
+        role,
+        number,
+        title,
+        credit,
+        newView,
+        widthPixels,
+        heightPixels,
+        tags.seen(newFraming, tags.turn(), tags.mood(), tags.lightDegrees()),
+        leftOut,
+        profile,
+        version,
+        lookedAt);
   }
 
   /** A title as long as one may be. */

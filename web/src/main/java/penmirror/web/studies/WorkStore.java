@@ -45,6 +45,9 @@ import penmirror.web.studies.Work.Tags;
 /** Keeps works and what was said of them. */
 @Repository
 public class WorkStore {
+  /** Of a work that was never described. */
+  private static final int FIRST_VERSION = 1;
+
   private final DSLContext database;
   private final PictureStore pictures;
   private final Clock clock;
@@ -130,6 +133,11 @@ public class WorkStore {
         .execute();
   }
 
+  /** Gives a work its credit line, and says nothing else of it. */
+  public void give(long id, String credit) {
+    database.update(WORK).set(WORK.CREDIT, credit).where(WORK.ID.eq(id)).execute();
+  }
+
   /**
    * Holds a work until the transaction ends, so that what is decided by what it is now stays true.
    *
@@ -157,6 +165,7 @@ public class WorkStore {
             .set(WORK.CREDIT, work.credit())
             .set(WORK.VIEW, work.view().word())
             .set(WORK.TAKEN_IN_AT, OffsetDateTime.now(clock))
+            .set(WORK.LOOKED_AT, work.lookedAt() ? OffsetDateTime.now(clock) : null)
             .returning(WORK.ID)
             .fetchSingle(WORK.ID);
     tag(id, work.tags());
@@ -234,6 +243,29 @@ public class WorkStore {
             WORK.LIGHT_DEGREES,
             tags.lightDegrees().isPresent() ? tags.lightDegrees().getAsInt() : null)
         .where(WORK.ID.eq(id))
+        .execute();
+  }
+
+  /** Somebody said that what is known of a work is right; said again, the first time stands. */
+  public void lookAt(long id) {
+    database
+        .update(WORK)
+        .set(WORK.LOOKED_AT, OffsetDateTime.now(clock))
+        .where(WORK.ID.eq(id), WORK.LOOKED_AT.isNull())
+        .execute();
+  }
+
+  /**
+   * What is thought at first sight stands until somebody says otherwise: it changes nothing of a
+   * work that was described or looked at.
+   */
+  public void think(long id, View view, Optional<Framing> framing, Optional<Turn> turn) {
+    database
+        .update(WORK)
+        .set(WORK.VIEW, view.word())
+        .set(WORK.FRAMING, word(framing))
+        .set(WORK.TURN, word(turn))
+        .where(WORK.ID.eq(id), WORK.LOOKED_AT.isNull(), WORK.VERSION.eq(FIRST_VERSION))
         .execute();
   }
 
@@ -389,7 +421,8 @@ public class WorkStore {
         tags(row),
         row.get(WORK.LEFT_OUT),
         Profile.valueOf(row.get(PICTURE.PROFILE).toUpperCase(Locale.ROOT)),
-        row.get(WORK.VERSION));
+        row.get(WORK.VERSION),
+        row.get(WORK.LOOKED_AT) != null);
   }
 
   private static Tags tags(Record row) {

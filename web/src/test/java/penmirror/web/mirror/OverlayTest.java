@@ -125,6 +125,7 @@ class OverlayTest {
         Work.Tags.NONE,
         false,
         Profile.NONE,
-        1);
+        1,
+        true);
   }
 }

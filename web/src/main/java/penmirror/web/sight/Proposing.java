@@ -1,4 +1,4 @@
-package penmirror.web.measure;
+package penmirror.web.sight;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -9,8 +9,10 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.proposal.FacePatch;
+import penmirror.core.proposal.FirstSight;
 import penmirror.core.proposal.MarkedFigure;
 import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.Proposer;
@@ -23,7 +25,7 @@ import penmirror.web.studies.WorkStore;
 
 /** Proposes landmarks of a work from its pixels and from the works of the study that are marked. */
 @Component
-class Proposing {
+public class Proposing {
   /** More marked works teach nothing further and cost time. */
   private static final int MOST_LEARNED_FROM = 12;
 
@@ -59,8 +61,8 @@ class Proposing {
    *
    * @throws UnusablePictureException when the picture cannot be opened any more
    */
-  Proposal propose(Work work, Marks known) throws UnusablePictureException {
-    List<MarkedFigure> marked = marked(work);
+  public Proposal propose(Work work, Marks known) throws UnusablePictureException {
+    List<MarkedFigure> marked = marked(work, Optional.of(work.view()));
     return opener.open(
         copy(work),
         opened -> {
@@ -71,28 +73,58 @@ class Proposing {
         });
   }
 
-  /** How many works a proposal for this one can learn from. */
-  int learnsFrom(Work work) {
-    return candidates(work).size();
+  /**
+   * What a work shows before anybody has looked, its own picture opened already.
+   *
+   * @param picture of the work at its own size
+   * @throws UnusablePictureException when a marked work's picture cannot be opened any more
+   */
+  FirstSight look(Work work, Picture picture) throws UnusablePictureException {
+    return new Proposer(marked(work, Optional.empty())).look(picture);
   }
 
+  /** How many works a proposal for this one can learn from. */
+  public int learnsFrom(Work work) {
+    return learnsFrom(work, work.view());
+  }
+
+  /** How many it could learn from if it were seen from that side. */
+  int learnsFrom(Work work, View view) {
+    return (int) candidates(work).stream().filter(other -> other.view() == view).count();
+  }
+
+  /** A redraw is likest to the attempts before it; everything else is like the sources. */
   private List<Work> candidates(Work work) {
     Map<Long, Marks> newest = markings.newestOf(work.studyId());
-    return works.inRole(work.studyId(), Work.Role.SOURCE).stream()
+    if (work.role() == Work.Role.REDRAW) {
+      List<Work> before = marked(work, Work.Role.REDRAW, newest);
+      if (!before.isEmpty()) {
+        return before;
+      }
+    }
+    return marked(work, Work.Role.SOURCE, newest);
+  }
+
+  private List<Work> marked(Work work, Work.Role role, Map<Long, Marks> newest) {
+    return works.inRole(work.studyId(), role).stream()
         .filter(
             other ->
                 other.id() != work.id()
                     && !other.leftOut()
-                    && other.view() == work.view()
                     && newest.containsKey(other.id())
                     && newest.get(other.id()).confirmed().headFrame().isPresent())
-        .limit(MOST_LEARNED_FROM)
         .toList();
   }
 
-  private List<MarkedFigure> marked(Work work) throws UnusablePictureException {
+  private List<MarkedFigure> marked(Work work, Optional<View> view)
+      throws UnusablePictureException {
+    List<Work> from =
+        candidates(work).stream()
+            .filter(other -> view.isEmpty() || other.view() == view.get())
+            .limit(MOST_LEARNED_FROM)
+            .toList();
     List<MarkedFigure> figures = new ArrayList<>();
-    for (Work other : candidates(work)) {
+    for (Work other : from) {
       MarkingStore.Marking marking = markings.newest(other.id(), other.view());
       String key = other.pictureSha256() + "/" + other.id() + "/" + marking.version();
       Optional<FacePatch> face = faces.get(key);

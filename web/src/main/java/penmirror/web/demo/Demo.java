@@ -14,9 +14,10 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.MessageSource;
 import org.springframework.context.event.EventListener;
@@ -51,13 +52,12 @@ import penmirror.web.tray.StandInScanner;
 import penmirror.web.tray.Tray;
 
 /**
- * Loads the demo studio into an empty library, once: three studies at different stages and the
- * cartoonist's own hand.
+ * The demo studio in the library, once: three studies at different stages and the cartoonist's own
+ * hand. Drawn as the application starts with it, or when somebody opens it.
  */
 @Component
-@ConditionalOnProperty("pen-mirror.demo")
-class DemoLoader {
-  private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
+public class Demo {
+  private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
 
   /** How many pictures are told of at once. */
   private static final int PROGRESS_STEP = 5;
@@ -78,8 +78,11 @@ class DemoLoader {
   private final Tray tray;
   private final StandInScanner scanner;
   private final MessageSource messages;
+  private final boolean atOnce;
 
-  DemoLoader(
+  private final AtomicReference<Progress> progress = new AtomicReference<>(Progress.NONE);
+
+  Demo(
       StudyStore studies,
       WorkStore works,
       Intake intake,
@@ -89,7 +92,9 @@ class DemoLoader {
       TickStore ticks,
       Tray tray,
       StandInScanner scanner,
-      MessageSource messages) {
+      MessageSource messages,
+      @Value("${pen-mirror.demo}") boolean atOnce) {
+    this.atOnce = atOnce;
     this.studies = studies;
     this.works = works;
     this.intake = intake;
@@ -106,9 +111,42 @@ class DemoLoader {
   private record Order(
       long studyId, Commission commission, Work.Role role, String credit, boolean marked) {}
 
-  /** A load that was cut off goes on where it ended: what is there already is left alone. */
+  /** How far the demo is drawn. */
+  public record Progress(int pictures, int of) {
+    private static final Progress NONE = new Progress(0, 0);
+  }
+
+  /** How far it is; empty while nothing of it is being drawn. */
+  public Optional<Progress> progress() {
+    return Optional.ofNullable(progress.get()).filter(now -> !now.equals(Progress.NONE));
+  }
+
   @EventListener(ApplicationStartedEvent.class)
-  void load() {
+  void begin() {
+    if (atOnce) {
+      load();
+    }
+  }
+
+  /** Has it drawn in the background, if it is not there yet; the studies stand at once. */
+  public void open() {
+    if (progress.compareAndSet(Progress.NONE, new Progress(0, 1))) {
+      Thread drawing = new Thread(this::load, "demo");
+      drawing.setDaemon(true);
+      drawing.start();
+    }
+  }
+
+  private void load() {
+    try {
+      draw();
+    } finally {
+      progress.set(Progress.NONE);
+    }
+  }
+
+  /** What was cut off goes on where it ended: what is there already is left alone. */
+  private void draw() {
     List<Order> orders = orders();
     Order last = orders.get(orders.size() - 1);
     boolean isComplete =
@@ -204,6 +242,7 @@ class DemoLoader {
         if (i % PROGRESS_STEP == 0) {
           LOG.info("Drawing the demo studio, picture {} of {}.", i + 1, orders.size());
         }
+        progress.set(new Progress(i, orders.size()));
         take(orders.get(i), drawn.remove().get());
       }
     } catch (InterruptedException e) {
@@ -219,30 +258,36 @@ class DemoLoader {
   private void take(Order order, DrawnWork drawn) {
     Intake.Outcome outcome =
         intake.take(
-            order.studyId(),
+            new Intake.Into(order.studyId(), order.role(), order.credit(), drawn.truth().view()),
             drawn.png(),
-            order.role(),
             drawn.title(),
-            order.credit(),
-            drawn.truth().view());
-    if (outcome instanceof Intake.Taken taken) {
-      works.tag(taken.workId(), tags(order.commission(), drawn));
-      scopes.setTraits(taken.workId(), traits(order.commission().subject()));
-      if (order.commission().cut() == Cut.FULL
-          && order.commission().subject().prop() != Subject.Prop.NONE) {
-        works.sayParts(taken.workId(), Map.of(Part.PROP.word(), true));
-      }
-      if (order.role() == Work.Role.SOURCE) {
-        ticked(order.commission())
-            .forEach((key, holds) -> ticks.answer(taken.workId(), key, holds ? "yes" : "no"));
-      }
-      if (order.marked()) {
-        Work work = works.require(order.studyId(), taken.workId());
-        keeping.marks(work, 0, drawn.truth(), "");
-      }
-    } else if (outcome instanceof Intake.Refused) {
+            placed -> {
+              if (placed.isNew()) {
+                said(order, placed.work(), drawn);
+              }
+            });
+    if (outcome instanceof Intake.Refused) {
       throw new IllegalStateException("Demo picture " + drawn.fileName() + ": " + outcome);
     }
+  }
+
+  /** What is not marked was not described either: there the machine looks first. */
+  private void said(Order order, Work work, DrawnWork drawn) {
+    scopes.setTraits(work.id(), traits(order.commission().subject()));
+    if (!order.marked()) {
+      return;
+    }
+    works.describe(work.id(), work.title(), work.credit(), work.view());
+    works.tag(work.id(), tags(order.commission(), drawn));
+    if (order.commission().cut() == Cut.FULL
+        && order.commission().subject().prop() != Subject.Prop.NONE) {
+      works.sayParts(work.id(), Map.of(Part.PROP.word(), true));
+    }
+    if (order.role() == Work.Role.SOURCE) {
+      ticked(order.commission())
+          .forEach((key, holds) -> ticks.answer(work.id(), key, holds ? "yes" : "no"));
+    }
+    keeping.marks(work, 0, drawn.truth(), "");
   }
 
   /** What somebody who looks at the picture would tick of it: a few statements, as it is drawn. */
