@@ -39,12 +39,9 @@ public record ToAsk(
   /** Of a head from the side only these are on its outline. */
   private static final Set<Landmark> OF_A_PROFILE = EnumSet.of(Landmark.CROWN, Landmark.CHIN);
 
-  /** Points by which a body is read, beside the head's. */
+  /** Points by which a body is read, beside the head's; a bust's shoulders are mostly cut. */
   private static final Set<Landmark> OF_A_BODY =
       EnumSet.of(Landmark.SHOULDER_L, Landmark.SHOULDER_R, Landmark.CROTCH, Landmark.SOLE);
-
-  private static final Set<Landmark> OF_A_BUST =
-      EnumSet.of(Landmark.SHOULDER_L, Landmark.SHOULDER_R);
 
   /** Points that nobody is asked about are taken from this chance on. */
   private static final double LIKELY = 0.6;
@@ -101,8 +98,6 @@ public record ToAsk(
     needed.addAll(view == View.SIDE ? OF_A_PROFILE : OF_A_HEAD);
     if (framing.get() == Framing.FULL) {
       needed.addAll(OF_A_BODY);
-    } else if (framing.get() == Framing.BUST && view != View.SIDE) {
-      needed.addAll(OF_A_BUST);
     }
     return needed;
   }

@@ -43,7 +43,7 @@ public class FirstLooking {
   private static final Logger LOG = LoggerFactory.getLogger(FirstLooking.class);
 
   /** After a fault, such as the database being away, a look is tried again this much later. */
-  private static final Duration RETRY_AFTER = Duration.ofSeconds(10);
+  private static final Duration RETRY_AFTER = Duration.ofSeconds(2);
 
   /** More marked works than this change little of what is seen in the others. */
   private static final int MOST_WORTH_A_NEW_LOOK = 6;
@@ -228,8 +228,13 @@ public class FirstLooking {
   }
 
   private void read() {
-    for (Work work = toRead.poll(); work != null; work = toRead.poll()) {
-      pixelReading.want(work);
+    for (Work work = toRead.peek(); work != null; work = toRead.peek()) {
+      try {
+        pixelReading.want(works.require(work.studyId(), work.id()));
+      } catch (NotFoundException e) {
+        LOG.info("Work {} is there no more.", work.id());
+      }
+      toRead.poll();
     }
   }
 
