@@ -21,8 +21,9 @@ let round = new Round([]);
 let isSending = false;
 let timer = 0;
 
-const word = (kind, value) =>
-  (value === null || value === undefined ? words.querySelector('[data-unsaid]') : words.querySelector(`[data-${kind}="${value}"]`))?.textContent ?? '';
+const spoken = (kind, value) =>
+  (value === null || value === undefined ? words.querySelector('[data-unsaid]') : words.querySelector(`[data-${kind}="${value}"]`));
+const word = (kind, value) => spoken(kind, value)?.textContent ?? '';
 const within = (text) => text.charAt(0).toLowerCase() + text.slice(1);
 const picture = (card, side) => `/pictures/${card.picture}/${side}`;
 const addressOf = (card, rest) => `${work.dataset.works}/${card.id}/${rest}`;
@@ -64,7 +65,7 @@ const show = (svg, card, box, side) => {
 const drawCard = () => {
   const { card } = round;
   $('card').hidden = card === null;
-  document.querySelector('.about').hidden = card === null;
+  if (!card) document.querySelector('.about').hidden = true;
   if (!card) return;
   const whole = { x: 0, y: 0, width: card.width, height: card.height };
   const head = headBox(card);
@@ -90,8 +91,8 @@ const drawQuestion = () => {
   const name = question.kind === 'point' ? within(words.querySelector(`[data-landmark="${question.key}"]`).textContent) : '';
   title.textContent = {
     point: () => fill(title.dataset.point, name),
-    view: () => fill(title.dataset.view, within(word('view', card.view))),
-    framing: () => fill(title.dataset.framing, within(word('framing', card.framing))),
+    view: () => spoken('view', card.view)?.dataset.asks ?? '',
+    framing: () => spoken('framing', card.framing)?.dataset.asks ?? '',
     all: () => title.dataset.right,
   }[question.kind]();
   $('asked').textContent = question.kind === 'point' ? words.querySelector(`[data-landmark="${question.key}"]`).textContent : $('asked').dataset.all;
@@ -102,7 +103,7 @@ const drawQuestion = () => {
     $('help').textContent = words.querySelector(`[data-landmark="${question.key}"]`).dataset.help;
     showExample($('example'), question.key);
   }
-  $('example').classList.toggle('off', question.kind !== 'point');
+  document.querySelector('.about').hidden = question.kind !== 'point';
   $('help').hidden = question.kind !== 'point';
   $('name').textContent = `${card.number} ${card.title}`;
   for (const kind of ['view', 'framing', 'mood', 'light']) {

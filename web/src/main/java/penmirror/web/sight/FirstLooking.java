@@ -183,17 +183,18 @@ public class FirstLooking {
   }
 
   private void next() {
-    Map.Entry<Long, Long> next;
+    Optional<Map.Entry<Long, Long>> next;
     synchronized (waiting) {
-      if (waiting.isEmpty()) {
-        return;
-      }
-      next = waiting.entrySet().iterator().next();
+      next = waiting.entrySet().stream().findFirst().map(Map.Entry::copyOf);
     }
     try {
-      look(next.getValue(), next.getKey());
+      if (next.isPresent()) {
+        look(next.get().getValue(), next.get().getKey());
+      } else {
+        read();
+      }
     } catch (DataAccessException | TransactionException e) {
-      LOG.warn("Work {} could not be looked at; tried again soon.", next.getKey(), e);
+      LOG.warn("The database is away; what waits is looked at again soon.", e);
       tryAgainSoon();
     }
   }
