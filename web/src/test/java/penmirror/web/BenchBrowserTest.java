@@ -54,7 +54,7 @@ class BenchBrowserTest extends BrowserTest {
     click(new Point(624, 1160));
     assertThat(page.locator(".rd[data-measure='stature.heads'] b")).hasText("4.20");
     assertThat(page.locator(".rd[data-measure='stature.heads'] b")).isVisible();
-    assertThat(page.locator(".rd[data-measure='eye.line'] .waits-for")).containsText("place");
+    assertThat(page.locator(".rd[data-measure='eye.line'] .waits-for")).containsText("more points");
     assertThat(page.locator("#head-note")).containsText("1 head = 232 px");
   }
 

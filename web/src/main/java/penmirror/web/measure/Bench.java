@@ -371,7 +371,9 @@ class Bench {
             .map(landmark -> text("landmark." + landmark.key()).toLowerCase(Locale.ENGLISH))
             .toList();
     String shown =
-        names.size() <= 2 ? String.join(", ", names) : names.get(0) + " +" + (names.size() - 1);
+        names.size() <= 2
+            ? String.join(", ", names)
+            : text("measure.waits.more", Integer.toString(names.size()));
     return text("reason." + none.reason().name(), shown);
   }
 

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.Framing;
@@ -15,6 +16,7 @@ import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.MarksFile;
+import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.proposal.FirstSight;
 import penmirror.core.proposal.Proposal;
 import penmirror.core.proposal.ToAsk;
@@ -29,6 +31,9 @@ import penmirror.web.studies.Work;
 /** Makes the cards of works that nobody has looked at. */
 @Component
 class Cards {
+  /** Of a turn, in degrees: as somebody says it who looks. */
+  private static final int EIGHTH = 45;
+
   private final SheetMaker sheets;
   private final SightStore sights;
   private final MarkingStore markings;
@@ -49,7 +54,7 @@ class Cards {
     for (Work work : loaded.notLookedAt()) {
       SightStore.Sight sight = seen.get(work.id());
       if (sight != null) {
-        cards.add(card(work, loaded.guessedMood(work), sight.seen()));
+        cards.add(card(work, guessed(loaded, work), sight.seen()));
       }
     }
     cards.sort(
@@ -77,7 +82,7 @@ class Cards {
             seen.flatMap(s -> s.seen().framing()),
             seen.flatMap(s -> s.seen().turn()),
             proposal);
-    return card(other, sheets.load(study).guessedMood(work), sight);
+    return card(other, guessed(sheets.load(study), work), sight);
   }
 
   /**
@@ -92,7 +97,7 @@ class Cards {
     if (seen.isEmpty()) {
       return Optional.empty();
     }
-    Card card = card(work, Optional.empty(), seen.get().seen());
+    Card card = card(work, Guessed.NOTHING, seen.get().seen());
     List<String> doubts =
         card.doubts().stream()
             .filter(key -> Landmark.ofKey(key).filter(confirmed.landmarks()::containsKey).isEmpty())
@@ -111,7 +116,7 @@ class Cards {
    */
   record Open(Card card, String landmarks, int marksVersion) {}
 
-  private static Card card(Work work, Optional<Mood> guessed, FirstSight sight) {
+  private static Card card(Work work, Guessed guessed, FirstSight sight) {
     ToAsk ask = ToAsk.of(sight, work.view(), work.tags().framing());
     Map<String, Card.At> points = new LinkedHashMap<>();
     sight
@@ -146,13 +151,35 @@ class Cards {
         work.version(),
         work.view().name(),
         word(work.tags().framing()),
-        word(work.tags().mood().or(() -> guessed)),
-        work.tags().lightDegrees().isPresent() ? work.tags().lightDegrees().getAsInt() : null,
+        word(work.tags().mood().or(guessed::mood)),
+        light(work, guessed),
         List.of(box.left(), box.top(), box.right(), box.bottom()),
         points,
         ask.taken().stream().sorted().map(Landmark::key).toList(),
         ask.doubts().stream().map(Landmark::key).toList(),
         asks);
+  }
+
+  /** What is told by marks and pixels, while nobody said it. */
+  private record Guessed(Optional<Mood> mood, Optional<Integer> lightDegrees) {
+    static final Guessed NOTHING = new Guessed(Optional.empty(), Optional.empty());
+  }
+
+  private static Guessed guessed(Loaded loaded, Work work) {
+    return new Guessed(
+        loaded.guessedMood(work),
+        loaded
+            .evidence(work)
+            .pixels()
+            .flatMap(readings -> readings.estimate(ShadeMeasures.LIGHT_FROM))
+            .map(from -> (int) Math.floorMod(Math.round(from.value() / EIGHTH) * EIGHTH, 360L)));
+  }
+
+  private static @Nullable Integer light(Work work, Guessed guessed) {
+    OptionalInt said = work.tags().lightDegrees();
+    return said.isPresent()
+        ? Integer.valueOf(said.getAsInt())
+        : guessed.lightDegrees().orElse(null);
   }
 
   private static @Nullable String word(Optional<? extends Enum<?>> value) {
