@@ -280,6 +280,6 @@ public final class Killing {
   private void awaitReadings(String study) throws Exception {
     await(
         "all readings to be done",
-        () -> !new Window(site).open(study + "/gather").contains("every 2500ms"));
+        () -> !new Window(site).open(study + "/gather").contains("data-busy=\"true\""));
   }
 }
