@@ -1,6 +1,6 @@
 // The wall: laid in rows or placed freely, seen in several ways, with pictures coming in one by one.
 
-import { carriesFiles, dropped } from '../layout/dropped.js';
+import { receive } from '../layout/dropped.js';
 import { handedOver, letGo } from '../layout/handover.js';
 import { headers, lettersOn, typing } from '../layout/studio.js';
 
@@ -372,26 +372,10 @@ const takeIn = (files, keys = []) => {
 };
 form.addEventListener('submit', (event) => event.preventDefault());
 input.addEventListener('change', () => { takeIn(input.files); form.reset(); });
-document.addEventListener('dragover', (event) => {
-  if (!carriesFiles(event)) return;
-  event.preventDefault();
-  work.classList.add('over');
-});
-document.addEventListener('dragleave', (event) => {
-  if (event.relatedTarget === null) work.classList.remove('over');
-});
-document.addEventListener('drop', async (event) => {
-  event.preventDefault();
-  work.classList.remove('over');
-  takeIn((await dropped(event.dataTransfer)).files);
-});
+receive(work, ({ files }) => takeIn(files));
 handedOver(window.location.pathname).then((waiting) => {
   if (waiting.length) takeIn(waiting.map((w) => w.file), waiting.map((w) => w.key));
 }, () => {}); // A browser that keeps no files hands none over.
-document.addEventListener('paste', (event) => {
-  if (event.target.closest('input, textarea')) return;
-  takeIn(event.clipboardData.files);
-});
 
 /* ---------- what comes by itself ---------- */
 const RENEW_EVERY = 1500;

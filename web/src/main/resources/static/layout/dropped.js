@@ -59,3 +59,29 @@ export const carriesFiles = (event) => {
   const transfer = /** @type {!DragEvent} */ (event).dataTransfer;
   return transfer ? Array.from(transfer.types).includes('Files') : false;
 };
+
+/**
+ * Hands over what is dropped anywhere on the page, or pasted beside a field.
+ * @param {?Element} shown that says so while files hang over the page
+ * @param {function(!Dropped)} take
+ */
+export const receive = (shown, take) => {
+  document.addEventListener('dragover', (event) => {
+    if (!carriesFiles(event)) return;
+    event.preventDefault();
+    shown?.classList.add('over');
+  });
+  document.addEventListener('dragleave', (event) => {
+    if (/** @type {!DragEvent} */ (event).relatedTarget === null) shown?.classList.remove('over');
+  });
+  document.addEventListener('drop', async (event) => {
+    event.preventDefault();
+    shown?.classList.remove('over');
+    take(await dropped(/** @type {!DragEvent} */ (event).dataTransfer));
+  });
+  document.addEventListener('paste', async (event) => {
+    if (/** @type {!Element} */ (event.target).closest('input, textarea')) return;
+    const pasted = await dropped(/** @type {!ClipboardEvent} */ (event).clipboardData);
+    if (pasted.files.length) take(pasted);
+  });
+};

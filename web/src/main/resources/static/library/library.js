@@ -1,6 +1,6 @@
 // Pictures that are dropped, pasted or chosen begin a study; B begins one without.
 
-import { carriesFiles, dropped } from '../layout/dropped.js';
+import { receive } from '../layout/dropped.js';
 import { handOver } from '../layout/handover.js';
 import { headers, lettersOn, typing } from '../layout/studio.js';
 
@@ -52,24 +52,7 @@ document.getElementById('pictures')?.addEventListener('change', (event) => {
   const files = [...event.target.files];
   begin({ name: files[0]?.webkitRelativePath?.split('/')[0] ?? '', files });
 });
-document.addEventListener('dragover', (event) => {
-  if (!carriesFiles(event)) return;
-  event.preventDefault();
-  work.classList.add('over');
-});
-document.addEventListener('dragleave', (event) => {
-  if (event.relatedTarget === null) work.classList.remove('over');
-});
-document.addEventListener('drop', async (event) => {
-  event.preventDefault();
-  work.classList.remove('over');
-  begin(await dropped(event.dataTransfer));
-});
-document.addEventListener('paste', async (event) => {
-  if (event.target.closest('input, textarea')) return;
-  const pasted = await dropped(event.clipboardData);
-  if (pasted.files.length) begin(pasted);
-});
+receive(work, begin);
 document.addEventListener('keydown', (event) => {
   if (typing(event) || !lettersOn()) return;
   const letter = event.key.toLowerCase();
