@@ -393,6 +393,8 @@ class BenchAidsBrowserTest extends BrowserTest {
   }
 
   private void open(Page window) {
+    // Points are placed by hand here; that the bench opens with its proposals is tried elsewhere.
+    window.addInitScript("localStorage.setItem('pen-mirror-proposals', 'off')");
     window.navigate(url("/studies/" + study + "/works/" + work + "/measure"));
     window.waitForSelector("#roll li.now");
   }
