@@ -2,6 +2,7 @@ package penmirror.web.sight;
 
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -51,6 +52,9 @@ public class FirstLooking {
   /** Reading takes longer than a look: so many pictures are looked at before any is read. */
   private static final int LOOKS_IN_A_ROW = 12;
 
+  /** So many works can be looked at at once. */
+  private static final int LOCKS = 16;
+
   /** A side that is less likely is not taken for the work's own. */
   private static final double LIKELY = 0.5;
 
@@ -65,6 +69,8 @@ public class FirstLooking {
 
   /** Works that wait with their study, in the order in which they are looked at. */
   private final Map<Long, Long> waiting = new LinkedHashMap<>();
+
+  private final Object[] locks = new Object[LOCKS];
 
   /** Works that were looked at and are read next. */
   private final Queue<Work> toRead = new ConcurrentLinkedQueue<>();
@@ -94,6 +100,7 @@ public class FirstLooking {
     this.proposing = proposing;
     this.pixelReading = pixelReading;
     this.transactions = transactions;
+    Arrays.setAll(locks, i -> new Object());
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -156,6 +163,8 @@ public class FirstLooking {
     }
     if (isWaiting(work.id()) || sights.of(work.id()).isEmpty()) {
       look(work.studyId(), work.id());
+      // Somebody waits: what the pixels tell is not left to the end of the row.
+      read();
     }
     return sights.of(work.id());
   }
@@ -208,7 +217,16 @@ public class FirstLooking {
     }
   }
 
+  /** A work that two would look at at once is looked at by the first of them. */
   private void look(long studyId, long workId) {
+    synchronized (locks[(int) (workId % locks.length)]) {
+      if (isWaiting(workId) || sights.of(workId).isEmpty()) {
+        lookNow(studyId, workId);
+      }
+    }
+  }
+
+  private void lookNow(long studyId, long workId) {
     try {
       Work work = works.require(studyId, workId);
       if (isUnmarked(work)) {
@@ -228,7 +246,7 @@ public class FirstLooking {
     }
   }
 
-  private void read() {
+  private synchronized void read() {
     for (Work work = toRead.peek(); work != null; work = toRead.peek()) {
       try {
         pixelReading.want(works.require(work.studyId(), work.id()));

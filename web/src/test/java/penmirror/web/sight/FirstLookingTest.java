@@ -121,6 +121,30 @@ class FirstLookingTest {
     assertThat(looking.isWaiting(1)).isFalse();
   }
 
+  /** Who opens the bench while the machine looks gets what it sees, and nothing is done twice. */
+  @Test
+  void aWorkThatTwoWantIsLookedAtOnce() throws Exception {
+    CountDownLatch begun = new CountDownLatch(1);
+    CountDownLatch goOn = new CountDownLatch(1);
+    when(opener.open(any(), any()))
+        .thenAnswer(
+            call -> {
+              begun.countDown();
+              goOn.await();
+              when(sights.of(1)).thenReturn(Optional.of(new SightStore.Sight(sight(0.9), 0)));
+              return sight(0.9);
+            });
+    looking.want(work(1));
+    begun.await();
+    Thread bench = new Thread(() -> looking.now(work(1)));
+    bench.start();
+    goOn.countDown();
+    bench.join();
+    await().until(() -> !looking.isWaiting(1));
+    assertThat(order).containsExactly(1L);
+    assertThat(looking.now(work(1))).isPresent();
+  }
+
   @Test
   void aDatabaseThatIsAwayLosesNoWork() {
     when(works.require(STUDY, 1))
