@@ -187,7 +187,9 @@ class PagesDatabaseTest extends DatabaseTest {
                 .string(
                     containsString(
                         "<b>" + Wording.number(ProportionMeasures.STATURE.unit(), heads) + "</b>")))
-        .andExpect(content().string(containsString("place left eye, outer +3")));
+        .andExpect(content().string(containsString("tells nose")))
+        .andExpect(content().string(containsString("after 4 more points")))
+        .andExpect(content().string(not(containsString("place left eye"))));
   }
 
   /** Two windows on one picture: the second to save is told, and overwrites nothing. */
