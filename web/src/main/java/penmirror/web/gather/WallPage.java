@@ -165,6 +165,9 @@ class WallPage {
                     new Saying(
                         text("gather.scan.width"),
                         text("gather.scan.millimetres", Wording.number(width, 2)))));
+    if (tile.isGlimpsed()) {
+      return sayings; // Sentences tell it; figures come once somebody has looked.
+    }
     MeasureCatalogue.readAll(evidence.of(tile.work()))
         .forEach(
             (measure, result) ->
