@@ -7,10 +7,8 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Random;
 import penmirror.core.figure.View;
 import penmirror.core.proposal.ViewReader;
@@ -39,7 +37,9 @@ public final class ViewWeights {
   private static final double STEP = 0.5;
   private static final int FOLDS = 5;
 
-  /** Parameters of the hands that are moved, by up to a fifth of themselves. */
+  /** How far parameters of the hands are moved, as a share of themselves. */
+  private static final double BY = 0.2;
+
   private static final List<Parameter> MOVED =
       List.of(
           Parameter.EYE_LINE,
@@ -128,7 +128,7 @@ public final class ViewWeights {
           new Commission(
               "made-" + i,
               "made",
-              moved(hands.get(hand), random, i),
+              hands.get(hand).moved("made " + i, MOVED, BY, random),
               model.subject(),
               model.palette(),
               cut == Cut.FULL ? POSES.get(random.nextInt(POSES.size())) : Pose.STANDING,
@@ -143,15 +143,6 @@ public final class ViewWeights {
       signs.add(ViewReader.signsOf(Picture.from(Illustration.of(made, scale).image())));
       views.add(VIEWS.indexOf(view));
     }
-  }
-
-  private static Manner moved(Manner hand, Random random, int number) {
-    Map<Parameter, Double> changes = new HashMap<>();
-    for (Parameter parameter : MOVED) {
-      double value = hand.centre().get(parameter) * (1 + 0.2 * (2 * random.nextDouble() - 1));
-      changes.put(parameter, Math.max(parameter.least(), Math.min(parameter.most(), value)));
-    }
-    return hand.with("made " + number, changes);
   }
 
   /** Right, sure, and wrong among the sure, percent, of those left out. */

@@ -62,6 +62,7 @@ class Asking {
     this.version = marksVersion;
     this.round = new Round([card]);
     this.section.hidden = false;
+    document.body.classList.add('still-open');
     this.svg.querySelector('image').setAttribute('href', `/pictures/${card.picture}`);
     this.svg.querySelector('image').setAttribute('width', card.width);
     this.svg.querySelector('image').setAttribute('height', card.height);

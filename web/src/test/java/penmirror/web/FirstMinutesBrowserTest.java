@@ -184,6 +184,9 @@ class FirstMinutesBrowserTest extends BrowserTest {
         .until(() -> readings.progress(dropped.id()).state() == PixelReadingStore.State.READ);
     page.reload();
     assertThat(page.locator("#asking h2")).containsText("?");
+    // Nothing is promised while a question is open.
+    assertThat(page.locator(".so-far")).isVisible();
+    assertThat(page.locator("#mended")).isHidden();
     requireAccessible("verdict with a question");
     page.locator("#asking svg").focus();
     page.keyboard().press("Enter");
@@ -200,6 +203,8 @@ class FirstMinutesBrowserTest extends BrowserTest {
     }
     assertThat(page.locator(".fix", new Page.LocatorOptions().setHasText("ower both eyes")))
         .hasCount(1);
+    assertThat(page.locator(".so-far")).isHidden();
+    assertThat(page.locator("#mended")).isVisible();
   }
 
   private boolean isAsked(Work redraw) {

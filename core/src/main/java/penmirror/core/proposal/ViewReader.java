@@ -26,7 +26,12 @@ public final class ViewReader {
   private static final List<View> VIEWS = List.of(View.FRONT, View.THREE_QUARTER, View.SIDE);
 
   /** A pair of eyes that scores less is none. */
-  private static final double NO_EYES = 3;
+  private static final double NO_EYES = 1;
+
+  /**
+   * With a pair that scores more, a head is seen from no side: none of 79 drawn profiles had one.
+   */
+  private static final double CLEAR_EYES = 9.5;
 
   /** A head without eyes whose two sides are alike in form and tone is seen from behind. */
   private static final double ALIKE_FORM = 0.1;
@@ -73,6 +78,9 @@ public final class ViewReader {
           head.head());
     }
     double[] chances = chances(head.features());
+    if (head.score() > CLEAR_EYES) {
+      chances = withoutTheSide(chances);
+    }
     int best = 0;
     for (int i = 1; i < chances.length; i++) {
       best = chances[i] > chances[best] ? i : best;
@@ -84,6 +92,15 @@ public final class ViewReader {
         Optional.of(new FirstSight.Seen<>(view, chance)),
         view == View.FRONT ? Optional.empty() : head.turn(),
         head.head());
+  }
+
+  private static double[] withoutTheSide(double[] chances) {
+    double rest = 1 - chances[VIEWS.indexOf(View.SIDE)];
+    double[] other = new double[chances.length];
+    for (int v = 0; v < other.length; v++) {
+      other[v] = VIEWS.get(v) == View.SIDE ? 0 : rest > 0 ? chances[v] / rest : 0.5;
+    }
+    return other;
   }
 
   /**

@@ -37,21 +37,33 @@ final class Face {
   private static final Swell OUT = new Swell(0.7, 0.08, 0.25);
   private static final Swell IN = new Swell(0.1, 0.6, 0.8);
 
+  /** Opened wider, the teeth are told apart. */
+  private static final double TEETH_SHOW = 0.55;
+
   private final Parameters p;
   private final HeadForm form;
   private final Habits habits;
   private final Mood mood;
+  private final Subject.Eyewear eyewear;
   private final Draft draft;
   private final Landmarks landmarks;
   private final boolean side;
   private final double eyeWidth;
   private final double eyeAway;
 
-  Face(Parameters p, HeadForm form, Habits habits, Mood mood, Draft draft, Landmarks landmarks) {
+  Face(
+      Parameters p,
+      HeadForm form,
+      Habits habits,
+      Mood mood,
+      Subject.Eyewear eyewear,
+      Draft draft,
+      Landmarks landmarks) {
     this.p = p;
     this.form = form;
     this.habits = habits;
     this.mood = mood;
+    this.eyewear = eyewear;
     this.draft = draft;
     this.landmarks = landmarks;
     side = form.view() == View.SIDE;
@@ -121,6 +133,11 @@ final class Face {
       brow(1);
     }
     brow(-1);
+    new Eyewear(draft, eyewear).over(eyePlace(-1), side ? null : eyePlace(1));
+  }
+
+  private Eyewear.Eye eyePlace(int sign) {
+    return new Eyewear.Eye(eyeX(sign), p.get(EYE_LINE), seenHalfEye(sign), eyeHeight() / 2);
   }
 
   private void landmark(Landmark landmark, double x, double y) {
@@ -143,6 +160,53 @@ final class Face {
   }
 
   private void eye(int sign) {
+    boolean shut = mood.winks() && sign > 0;
+    if (shut || habits.eyes() == Habits.Eyes.ARC) {
+      arcEye(sign, shut ? 0.5 : 1);
+    } else if (habits.eyes() == Habits.Eyes.DOT) {
+      dotEye(sign);
+    } else {
+      openEye(sign);
+    }
+  }
+
+  private void arcEye(int sign, double bend) {
+    double x = eyeX(sign);
+    double y = p.get(EYE_LINE);
+    double half = seenHalfEye(sign);
+    double rise = bend * half * 0.7;
+    draft.line(
+        Curve.knots()
+            .at(x - half, y + rise / 2)
+            .at(x - half * 0.5, y - rise * 0.3)
+            .at(x, y - rise / 2)
+            .at(x + half * 0.5, y - rise * 0.3)
+            .at(x + half, y + rise / 2)
+            .line(),
+        LineClass.LASH,
+        1,
+        BOTH_ENDS);
+    corners(sign, x, y + rise / 2, half, y - rise / 2, y + rise / 2);
+  }
+
+  private void dotEye(int sign) {
+    double x = eyeX(sign);
+    double y = p.get(EYE_LINE);
+    double half = seenHalfEye(sign) * 0.34;
+    double high = Math.max(half, eyeHeight() * 0.3);
+    draft.part("eye", Role.INK, Curve.oval(x, y, half, high)).contour(0).tone(Part.Tone.FLAT);
+    corners(sign, x, y, half, y - high, y + high);
+  }
+
+  private void corners(int sign, double x, double y, double half, double top, double bottom) {
+    boolean left = sign < 0;
+    landmark(left ? Landmark.EYE_L_OUTER : Landmark.EYE_R_OUTER, x + sign * half, y);
+    landmark(left ? Landmark.EYE_L_INNER : Landmark.EYE_R_INNER, x - sign * half, y);
+    landmark(left ? Landmark.EYE_L_TOP : Landmark.EYE_R_TOP, x, top);
+    landmark(left ? Landmark.EYE_L_BOTTOM : Landmark.EYE_R_BOTTOM, x, bottom);
+  }
+
+  private void openEye(int sign) {
     double x = eyeX(sign);
     double y = p.get(EYE_LINE);
     double half = seenHalfEye(sign);
@@ -171,7 +235,7 @@ final class Face {
     double seen = Math.min(irisHalf, irisHalf * (side ? 0.6 : half / (eyeWidth / 2)));
     double irisX = x + mood.gaze() * 2 * half + (side ? half * 0.35 : 0);
     double irisY = y - open * 0.05;
-    if (habits.fullIris()) {
+    if (habits.eyes() == Habits.Eyes.RINGED) {
       eye.spot(Role.INK, draft.on(Curve.oval(irisX, irisY, seen, irisHalf)), 1);
       eye.spot(
           Role.IRIS,
@@ -240,7 +304,7 @@ final class Face {
         left ? Landmark.EYE_L_BOTTOM : Landmark.EYE_R_BOTTOM, x + sign * half * 0.06, y + down);
     landmark(left ? Landmark.IRIS_L_CENTRE : Landmark.IRIS_R_CENTRE, irisX, irisY);
     landmark(left ? Landmark.IRIS_L_EDGE : Landmark.IRIS_R_EDGE, irisX + seen, irisY);
-    double pupil = habits.fullIris() ? p.get(PUPIL) : 1;
+    double pupil = habits.eyes() == Habits.Eyes.RINGED ? p.get(PUPIL) : 1;
     landmark(left ? Landmark.PUPIL_L : Landmark.PUPIL_R, irisX + seen * pupil, irisY);
   }
 
@@ -510,6 +574,17 @@ final class Face {
           Role.BLUSH,
           draft.on(Curve.oval(middleX, middleY + drop, seen * 0.24, drop * 0.3)),
           0.999);
+      if (mood.open() > TEETH_SHOW) {
+        for (double at : new double[] {-0.18, 0, 0.18}) {
+          double x = middleX + at * seen;
+          draft.lineOn(
+              mouth,
+              Curve.knots().at(x, middleY - drop * 0.1).at(x, middleY + drop * 0.26).line(),
+              LineClass.DETAIL,
+              0.7,
+              BOTH_ENDS);
+        }
+      }
       landmark(Landmark.MOUTH_TOP, middleX, round ? middleY - drop * 0.3 : middleY);
       landmark(Landmark.MOUTH_BOTTOM, middleX, middleY + drop);
     } else {

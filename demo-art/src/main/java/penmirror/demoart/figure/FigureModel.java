@@ -56,7 +56,7 @@ public record FigureModel(
     Placement head = Placement.HERE.moved(s.chin()).turned(s.headTilt()).moved(-attach, -1);
     Draft headDraft = draft.placed(head);
     HairCut hair = new HairCut(p, form, subject.hair());
-    Face face = new Face(p, form, habits, mood, headDraft, landmarks);
+    Face face = new Face(p, form, habits, mood, subject.eyewear(), headDraft, landmarks);
     Body body = new Body(p, s, pose, view, subject, habits.folds(), draft, landmarks);
 
     hair.back(headDraft);
@@ -100,6 +100,22 @@ public record FigureModel(
           case NECK_L, NECK_R, NECK_BASE -> Set.of("scarf", "collar", "trunk", "hair", "lock");
           case CROTCH, KNEE_L, KNEE_R -> Set.of("trunk", "apron", "lap");
           case HIP_L, HIP_R, WAIST_L, WAIST_R -> Set.of("sleeve", "hand", "apron");
+          case EYE_L_OUTER,
+              EYE_L_INNER,
+              EYE_L_TOP,
+              EYE_L_BOTTOM,
+              IRIS_L_CENTRE,
+              IRIS_L_EDGE,
+              PUPIL_L ->
+              Set.of("eye patch", "dark glass");
+          case EYE_R_OUTER,
+              EYE_R_INNER,
+              EYE_R_TOP,
+              EYE_R_BOTTOM,
+              IRIS_R_CENTRE,
+              IRIS_R_EDGE,
+              PUPIL_R ->
+              Set.of("eye patch", "dark glass");
           default -> Set.of();
         };
     Point place = landmarks.get(landmark);

@@ -1,6 +1,7 @@
 package penmirror.demoart.manner;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
@@ -45,6 +46,20 @@ public record Manner(
       changed = changed.with(change.getKey(), change.getValue());
     }
     return new Manner(newName, changed, spread, shading, hatching, habits);
+  }
+
+  /**
+   * A hand like this one.
+   *
+   * @param by how far a parameter is moved at the most, as a share of itself
+   */
+  public Manner moved(String newName, List<Parameter> which, double by, Random random) {
+    Map<Parameter, Double> changes = new EnumMap<>(Parameter.class);
+    for (Parameter parameter : which) {
+      double value = centre.get(parameter) * (1 + by * (2 * random.nextDouble() - 1));
+      changes.put(parameter, Math.max(parameter.least(), Math.min(parameter.most(), value)));
+    }
+    return with(newName, changes);
   }
 
   /**

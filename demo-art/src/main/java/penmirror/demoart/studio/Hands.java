@@ -15,7 +15,7 @@ public final class Hands {
           "Odile Marrow",
           Shading.TONE,
           Hatching.NONE,
-          new Habits(Habits.Nose.WEDGE, false, true, false, false, 2),
+          new Habits(Habits.Nose.WEDGE, false, true, false, Habits.Eyes.DISC, 2),
           """
           stature 4.2 ~0.09 legs 0.375 ~0.008 shoulders 1.16 ~0.04 waist 0.98 ~0.05
           hips 1.06 ~0.05 neck 0.36 ~0.02 neck-length 0.13 ~0.015 arm 0.43 ~0.01
@@ -40,7 +40,7 @@ public final class Hands {
           "Casimir Thole",
           Shading.INK,
           Hatching.CROSS,
-          new Habits(Habits.Nose.BLADE, false, false, true, false, 3),
+          new Habits(Habits.Nose.BLADE, false, false, true, Habits.Eyes.DISC, 3),
           """
           stature 8.6 ~0.16 legs 0.51 ~0.006 shoulders 1.86 ~0.06 waist 1.02 ~0.05
           hips 1.1 ~0.05 neck 0.5 ~0.03 neck-length 0.34 ~0.02 arm 0.445 ~0.008
@@ -65,7 +65,7 @@ public final class Hands {
           "Ines Vantour",
           Shading.TONE,
           Hatching.NONE,
-          new Habits(Habits.Nose.HINT, true, true, false, true, 2),
+          new Habits(Habits.Nose.HINT, true, true, false, Habits.Eyes.RINGED, 2),
           """
           stature 6.4 ~0.12 legs 0.48 ~0.007 shoulders 1.36 ~0.04 waist 0.82 ~0.04
           hips 1.16 ~0.05 neck 0.36 ~0.02 neck-length 0.27 ~0.015 arm 0.43 ~0.008
@@ -105,7 +105,7 @@ public final class Hands {
           "Own hand",
           Shading.TONE,
           Hatching.NONE,
-          new Habits(Habits.Nose.BUTTON, false, true, false, true, 1),
+          new Habits(Habits.Nose.BUTTON, false, true, false, Habits.Eyes.RINGED, 1),
           """
           stature 6.1 ~0.16 legs 0.46 ~0.012 shoulders 1.3 ~0.06 waist 0.92 ~0.06
           hips 1.08 ~0.06 neck 0.36 ~0.03 neck-length 0.22 ~0.02 arm 0.425 ~0.012
