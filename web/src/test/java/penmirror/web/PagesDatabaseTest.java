@@ -345,6 +345,9 @@ class PagesDatabaseTest extends DatabaseTest {
                 .with(csrf()))
         .andExpect(redirectedUrlPattern("/studies/*/plan"));
     assertThat(text("/studies/" + study + "/plan/guide.svg")).contains("width=\"1200\"");
+    assertThat(text("/studies/" + study + "/plan")).doesNotContain("svgView");
+    assertThat(text("/studies/" + study + "/plan?near=head"))
+        .contains("guide.svg#svgView(viewBox(");
     byte[] paper =
         mvc.perform(get("/studies/" + study + "/plan/guide.pdf").param("perInch", "150"))
             .andExpect(status().isOk())

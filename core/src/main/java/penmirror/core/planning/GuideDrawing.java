@@ -21,12 +21,15 @@ import penmirror.core.words.Wording;
  * lines with their bands, the oval of the face, eye openings, mouth and shoulder marks.
  */
 public final class GuideDrawing {
-  private static final String BLUE = "#2A80A6";
+  static final String BLUE = "#2A80A6";
   private static final String BLUE_TEXT = "#155A78";
   private static final String BAND = "#DBEDF4";
 
+  /** A small head on a large sheet takes finer lines, of the head's height. */
+  static final double FINEST = 0.004;
+
   /** How much of an opening lies above the line of its corners; common practice. */
-  private static final double ABOVE_CORNERS = 0.55;
+  static final double ABOVE_CORNERS = 0.55;
 
   private final GuidePlan plan;
   private final double axis;
@@ -83,6 +86,7 @@ public final class GuideDrawing {
     layers.add(new Layer("axis", List.of(line(axis, 0, axis, height, BLUE, hair))));
     layers.add(new Layer("lines", featureLines()));
     layers.add(new Layer("face", face()));
+    layers.add(new Layer("features", FeatureDrawing.of(plan, hair)));
     if (!beside.isEmpty()) {
       layers.add(new Layer("beside", beside(beside)));
     }
@@ -155,30 +159,25 @@ public final class GuideDrawing {
   private List<Item> face() {
     List<Item> items = new ArrayList<>();
     plan.face().ifPresent(width -> items.add(stroke(egg(width.pixels() / 2), 1.6 * hair)));
-    Optional<Double> eyeLine = height(Kind.EYES);
+    Optional<Double> eyeLine = plan.height(Kind.EYES);
     if (plan.eyes().isPresent() && eyeLine.isPresent()) {
       for (int side : new int[] {-1, 1}) {
-        items.add(stroke(eye(plan.eyes().get(), eyeLine.get(), side), 1.8 * hair));
+        items.add(stroke(eye(plan.eyes().get(), eyeLine.get(), side), 1.8 * fine()));
       }
     }
-    Optional<Double> mouthLine = height(Kind.MOUTH);
+    Optional<Double> mouthLine = plan.height(Kind.MOUTH);
     if (plan.mouth().isPresent() && mouthLine.isPresent()) {
       double half = plan.mouth().get().pixels() / 2;
       double y = mouthLine.get();
       items.add(line(axis - half, y, axis + half, y, BLUE_TEXT, 2.4 * hair));
     }
-    Optional<Double> shoulderLine = height(Kind.SHOULDERS);
+    Optional<Double> shoulderLine = plan.height(Kind.SHOULDERS);
     if (plan.shoulders().isPresent() && shoulderLine.isPresent()) {
       double half = plan.shoulders().get().pixels() / 2;
       items.addAll(cross(axis - half, shoulderLine.get()));
       items.addAll(cross(axis + half, shoulderLine.get()));
     }
     return items;
-  }
-
-  /** Height of a line on the canvas; empty when the plan has none. */
-  private Optional<Double> height(Kind kind) {
-    return plan.lines().stream().filter(line -> line.kind() == kind).map(Line::yPixels).findFirst();
   }
 
   /**
@@ -297,6 +296,10 @@ public final class GuideDrawing {
       }
     }
     return items;
+  }
+
+  private double fine() {
+    return Math.min(hair, plan.headPixels() * FINEST);
   }
 
   private static Item stroke(Outline outline, double widthPixels) {

@@ -38,6 +38,7 @@ public record GuidePlan(
     Optional<Width> shoulders,
     Optional<Width> face,
     Optional<Jaw> jaw,
+    GuideFeatures features,
     Optional<Brush> brush,
     List<PaletteColour> swatches,
     List<String> uncredited) {
@@ -82,6 +83,7 @@ public record GuidePlan(
 
   /** What a line of the guide marks. */
   public enum Kind {
+    HAIR,
     CROWN,
     EYES,
     NOSE,
@@ -89,6 +91,9 @@ public record GuidePlan(
     CHIN,
     SHOULDERS,
     CROTCH,
+    /** Of arms that hang. */
+    FINGERTIPS,
+    KNEES,
     GROUND;
 
     /** The word used in message keys. */
@@ -139,6 +144,11 @@ public record GuidePlan(
   /** Line weight on this canvas. */
   public record Brush(double pixels, double thinnestPixels, double thickestPixels) {}
 
+  /** Height of a line on the canvas; empty where it is not ruled. */
+  Optional<Double> height(Kind kind) {
+    return lines.stream().filter(line -> line.kind() == kind).map(Line::yPixels).findFirst();
+  }
+
   public static GuidePlan of(StyleSheet sheet, Canvas canvas) {
     return new Builder(sheet, canvas).build();
   }
@@ -169,6 +179,7 @@ public record GuidePlan(
     GuidePlan build() {
       Optional<Double> faceWidth = centre(ProportionMeasures.HEAD_ASPECT).map(a -> a * head);
       Optional<Eyes> eyes = faceWidth.flatMap(this::eyes);
+      Optional<Width> shoulders = width(ProportionMeasures.SHOULDERS, head);
       return new GuidePlan(
           sheet.name(),
           canvas,
@@ -178,9 +189,10 @@ public record GuidePlan(
           lines(),
           eyes,
           eyes.flatMap(e -> width(FaceMeasures.MOUTH_WIDTH, e.gapPixels() + e.widthPixels())),
-          width(ProportionMeasures.SHOULDERS, head),
+          shoulders,
           width(ProportionMeasures.HEAD_ASPECT, head),
           faceWidth.flatMap(this::jaw),
+          GuideFeatures.of(sheet, head, faceWidth, eyes, shoulders.map(Width::pixels)),
           sheet.rule(LineMeasures.WIDTH).map(this::brush),
           sheet.palette(),
           sheet.uncredited());
@@ -204,20 +216,66 @@ public record GuidePlan(
                       fromCrown(rule, rule.low()),
                       fromCrown(rule, rule.high()))));
       if (stature.isPresent()) {
-        double height = fromCrown(stature.get(), stature.get().centre());
+        legs(lines, fromCrown(stature.get(), stature.get().centre()));
+      }
+      sheet
+          .rule(ProportionMeasures.HAIR_LIFT)
+          .map(rule -> line(Kind.HAIR, -rule.centre(), -rule.high(), -rule.low()))
+          .filter(line -> line.yPixels() >= 0)
+          .ifPresent(lines::add);
+      lines.sort(Comparator.comparingDouble(Line::yPixels));
+      return lines;
+    }
+
+    /**
+     * What is ruled as a share of the figure's height: crotch, knees, and the fingertips of arms
+     * that hang from the shoulder line.
+     *
+     * @param height in heads
+     */
+    private void legs(List<Line> lines, double height) {
+      sheet
+          .rule(ProportionMeasures.LEGS)
+          .ifPresent(
+              rule ->
+                  lines.add(
+                      line(
+                          Kind.CROTCH,
+                          height * (1 - rule.centre()),
+                          height * (1 - rule.high()),
+                          height * (1 - rule.low()))));
+      Optional<Double> leg = centre(ProportionMeasures.LEGS).map(share -> share * height);
+      if (leg.isPresent()) {
+        double thighAndShin = leg.get() * GuideFeatures.ANKLE_DOWN;
         sheet
-            .rule(ProportionMeasures.LEGS)
+            .rule(ProportionMeasures.LEG_HALVES)
             .ifPresent(
                 rule ->
                     lines.add(
                         line(
-                            Kind.CROTCH,
-                            height * (1 - rule.centre()),
-                            height * (1 - rule.high()),
-                            height * (1 - rule.low()))));
+                            Kind.KNEES,
+                            height - leg.get() + thighAndShin * firstPart(rule.centre()),
+                            height - leg.get() + thighAndShin * firstPart(rule.low()),
+                            height - leg.get() + thighAndShin * firstPart(rule.high()))));
       }
-      lines.sort(Comparator.comparingDouble(Line::yPixels));
-      return lines;
+      Optional<Double> shoulder = centre(ProportionMeasures.SHOULDER_DROP);
+      if (shoulder.isPresent()) {
+        sheet
+            .rule(ProportionMeasures.ARMS)
+            .ifPresent(
+                rule ->
+                    lines.add(
+                        line(
+                            Kind.FINGERTIPS,
+                            shoulder.get() + height * rule.centre(),
+                            shoulder.get() + height * rule.low(),
+                            shoulder.get() + height * rule.high())));
+      }
+    }
+
+    /** Share of the whole that the first of two parts takes, by their ratio. */
+    private static double firstPart(double ratio) {
+      return ratio / (1 + ratio);
     }
 
     /** Figure height in the way the sheet counts it. */

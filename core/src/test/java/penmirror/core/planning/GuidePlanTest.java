@@ -27,6 +27,8 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.planning.GuidePlan.Canvas;
@@ -50,6 +52,72 @@ class GuidePlanTest {
     assertThat(plan.eyes().orElseThrow().widthPixels()).isCloseTo(0.2 * 0.75 * head, offset(1e-9));
     assertThat(plan.eyes().orElseThrow().gapPixels())
         .isCloseTo(plan.eyes().orElseThrow().widthPixels(), offset(1e-9));
+  }
+
+  /** Where the adult that the rules were taken from has them. */
+  @Test
+  void kneesFingertipsAndHairLieWhereTheFigureHasThem() {
+    Marks adult = Canon.realistic();
+    double crown = adult.require(Landmark.CROWN).y();
+    double head = adult.require(Landmark.CHIN).y() - crown;
+    double knee = (adult.require(Landmark.KNEE_L).y() - crown) / head;
+    // The rule is taken along the leg, which stands a little aslant.
+    assertThat(line(Kind.KNEES).heads()).isCloseTo(knee, offset(0.05));
+    double hair = (adult.require(Landmark.HAIR_TOP).y() - crown) / head;
+    assertThat(line(Kind.HAIR).heads()).isCloseTo(hair, offset(1e-9));
+    assertThat(line(Kind.FINGERTIPS).yPixels())
+        .isBetween(line(Kind.CROTCH).yPixels(), line(Kind.KNEES).yPixels());
+  }
+
+  /** Every feature read off the drawing is as large as its rule says. */
+  @Test
+  void theFeaturesReadBackAsTheRules() {
+    GuideFeatures features = plan.features();
+    StyleSheet sheet = sheet(Canon.realistic());
+    double opening = plan.eyes().orElseThrow().heightPixels().orElseThrow();
+    double iris = features.iris().orElseThrow().widthPixels();
+    assertThat(iris / opening).isCloseTo(centre(sheet, FaceMeasures.IRIS_SIZE), offset(1e-9));
+    assertThat(features.noseLengthPixels().orElseThrow() / plan.headPixels())
+        .isCloseTo(centre(sheet, FaceMeasures.NOSE_LENGTH), offset(1e-9));
+    double waist = features.waistPixels().orElseThrow();
+    assertThat(plan.shoulders().orElseThrow().pixels() / waist)
+        .isCloseTo(centre(sheet, ProportionMeasures.SHOULDERS_TO_WAIST), offset(1e-9));
+    assertThat(features.hipsPixels().orElseThrow() / waist)
+        .isCloseTo(centre(sheet, ProportionMeasures.HIPS_TO_WAIST), offset(1e-9));
+    List<Rectangle2D> drawn =
+        GuideDrawing.of(plan).layers().stream()
+            .filter(layer -> layer.name().equals("features"))
+            .flatMap(layer -> layer.items().stream())
+            .map(item -> path(((Item.Stroke) item).outline()).getBounds2D())
+            .toList();
+    assertThat(drawn).anyMatch(box -> Math.abs(box.getWidth() - iris) < 0.01 * iris);
+    assertThat(drawn).anyMatch(box -> Math.abs(box.getWidth() - waist) < 0.01);
+    // Even about the axis: whatever stands on one side stands on the other.
+    for (Rectangle2D box : drawn) {
+      assertThat(drawn)
+          .anyMatch(other -> Math.abs(2400 - other.getCenterX() - box.getCenterX()) < 0.01);
+    }
+  }
+
+  @Test
+  void whatIsNotRuledIsNotDrawn() {
+    Marks bare =
+        without(
+            Canon.realistic(),
+            Landmark.IRIS_L_EDGE,
+            Landmark.IRIS_R_EDGE,
+            Landmark.WAIST_L,
+            Landmark.NOSE_TOP);
+    GuideFeatures features = GuidePlan.of(sheet(bare), new Canvas(2400, 3200)).features();
+    assertThat(features.iris()).isEmpty();
+    assertThat(features.waistPixels()).isEmpty();
+    assertThat(features.hipsPixels()).isEmpty();
+    assertThat(features.noseLengthPixels()).isEmpty();
+    assertThat(features.brow()).isPresent();
+  }
+
+  private static double centre(StyleSheet sheet, Measure measure) {
+    return sheet.rule(measure).orElseThrow().centre();
   }
 
   /** However a study counts, its figure stands at the same height on the canvas. */
@@ -134,15 +202,7 @@ class GuidePlanTest {
             .items();
     // The oval of the face comes first, then the left and the right eye.
     Outline right = ((Item.Stroke) face.get(2)).outline();
-    Path2D path = new Path2D.Double();
-    path.moveTo(right.start().x(), right.start().y());
-    for (Outline.Piece piece : right.pieces()) {
-      Outline.Bend bend = (Outline.Bend) piece;
-      path.curveTo(
-          bend.first().x(), bend.first().y(),
-          bend.second().x(), bend.second().y(),
-          bend.to().x(), bend.to().y());
-    }
+    Path2D path = path(right);
     Rectangle2D box = new Area(path).getBounds2D();
     double tilt = Math.toRadians(eyes.tiltDegrees());
     assertThat(box.getWidth()).isCloseTo(eyes.widthPixels() * Math.cos(tilt), withPercentage(3));
@@ -173,6 +233,22 @@ class GuidePlanTest {
             plan.crownPixels() + plan.headPixels() - jaw.aboveChinPixels());
     assertThat(face.outline().pieces())
         .anyMatch(piece -> ((Outline.Bend) piece).to().distanceTo(corner) < 1e-6);
+  }
+
+  private static Path2D path(Outline outline) {
+    Path2D path = new Path2D.Double();
+    path.moveTo(outline.start().x(), outline.start().y());
+    for (Outline.Piece piece : outline.pieces()) {
+      if (piece instanceof Outline.Bend bend) {
+        path.curveTo(
+            bend.first().x(), bend.first().y(),
+            bend.second().x(), bend.second().y(),
+            bend.to().x(), bend.to().y());
+      } else if (piece instanceof Outline.Straight straight) {
+        path.lineTo(straight.to().x(), straight.to().y());
+      }
+    }
+    return path;
   }
 
   @Test

@@ -53,9 +53,15 @@ class PlanController {
     }
   }
 
+  /**
+   * @param near head for a closer look at it
+   */
   @GetMapping("/studies/{studyId}/plan")
-  String page(Study study, Model model) {
+  String page(Study study, @RequestParam(defaultValue = "") String near, Model model) {
     fill(model, study, Optional.empty());
+    if (near.equals("head")) {
+      model.addAttribute("nearer", nearer(planning.plan(study)));
+    }
     return "plan/page";
   }
 
@@ -128,6 +134,7 @@ class PlanController {
     GuidePlan plan = planning.plan(study);
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("plan", plan);
+    model.addAttribute("nearer", "");
     Planning.Beside beside = planning.beside(study);
     model.addAttribute("improvised", beside.improvised());
     model.addAttribute("waysOut", beside.waysOut());
@@ -145,16 +152,19 @@ class PlanController {
               model.addAttribute("brushThin", Wording.number(brush.thinnestPixels(), 1));
               model.addAttribute("brushThick", Wording.number(brush.thickestPixels(), 1));
             });
-    plan.eyes()
-        .ifPresent(
-            eyes -> {
-              model.addAttribute("eyeWidth", Wording.number(eyes.widthPixels(), 0));
-              model.addAttribute("eyeGap", Wording.number(eyes.gapPixels(), 0));
-            });
-    plan.mouth().ifPresent(m -> model.addAttribute("mouthWidth", Wording.number(m.pixels(), 0)));
-    plan.shoulders()
-        .ifPresent(s -> model.addAttribute("shoulderWidth", Wording.number(s.pixels(), 0)));
-    plan.face().ifPresent(f -> model.addAttribute("faceWidth", Wording.number(f.pixels(), 0)));
+    model.addAttribute("sizes", Sizes.of(plan));
+  }
+
+  /** The part of the guide round the head, as a picture's address says it. */
+  private static String nearer(GuidePlan plan) {
+    double head = plan.headPixels();
+    return String.format(
+        Locale.ROOT,
+        "#svgView(viewBox(%.0f,%.0f,%.0f,%.0f))",
+        plan.canvas().widthPixels() / 2.0 - 0.8 * head,
+        plan.crownPixels() - 0.35 * head,
+        1.6 * head,
+        1.75 * head);
   }
 
   private static int pixels(String text) {

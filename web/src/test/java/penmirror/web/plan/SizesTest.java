@@ -1,0 +1,49 @@
+package penmirror.web.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.ResourceBundle;
+import org.junit.jupiter.api.Test;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.View;
+import penmirror.core.measure.Evidence;
+import penmirror.core.planning.GuidePlan;
+import penmirror.core.planning.GuidePlan.Canvas;
+import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.StyleSheet;
+
+class SizesTest {
+  private static final Canvas CANVAS = new Canvas(2400, 3200);
+
+  /** The realistic adult: a face three quarters as wide as high, eyes a fifth of the face. */
+  @Test
+  void sizesAreThoseOfTheRulesInPixels() {
+    StyleSheet adult =
+        StyleSheet.of(
+            "The adult",
+            View.FRONT,
+            List.of(
+                MeasuredWork.of(
+                    "1", "Work", "", new Evidence(Canon.realistic(), Optional.empty()))));
+    GuidePlan plan = GuidePlan.of(adult, CANVAS);
+    List<Sizes.Size> sizes = Sizes.of(plan);
+    double face = 0.75 * plan.headPixels();
+    assertThat(sizes).contains(new Sizes.Size("face", Long.toString(Math.round(face))));
+    assertThat(sizes).contains(new Sizes.Size("eye", Long.toString(Math.round(0.2 * face))));
+    assertThat(sizes)
+        .extracting(Sizes.Size::name)
+        .containsSubsequence("hair", "face", "brow", "eye", "nose", "mouth", "shoulders", "hips");
+    ResourceBundle messages = ResourceBundle.getBundle("messages");
+    for (Sizes.Size size : sizes) {
+      assertThat(messages.containsKey("plan.size." + size.name())).as(size.name()).isTrue();
+    }
+  }
+
+  @Test
+  void whatIsNotRuledHasNoRow() {
+    StyleSheet empty = StyleSheet.of("Nothing", View.FRONT, List.of());
+    assertThat(Sizes.of(GuidePlan.of(empty, CANVAS))).isEmpty();
+  }
+}
