@@ -207,6 +207,23 @@ class LauncherTest {
     return new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
   }
 
+  /** The launcher whose application was stopped leaves alone what was started right after. */
+  @Test
+  void aStartRightAfterAStopStays() throws Exception {
+    Process first = begin("start");
+    await("the application", this::isReady);
+    String before = Files.readString(home.resolve("app.pid"));
+    assertThat(begin("stop").waitFor()).isZero();
+    Process second = begin("start");
+    await("the application again", this::isReady);
+    assertThat(first.waitFor(30, TimeUnit.SECONDS)).isTrue();
+    assertThat(first.exitValue()).isZero();
+    assertThat(Files.readString(home.resolve("app.pid"))).isNotEqualTo(before);
+    // The first one looked every two seconds whether its application still runs.
+    assertThat(second.waitFor(3, TimeUnit.SECONDS)).isFalse();
+    assertThat(isReady()).isTrue();
+  }
+
   @Test
   void aPortThatIsTakenIsToldInOneLine() throws Exception {
     try (ServerSocket taken = new ServerSocket(databasePort, 1, InetAddress.getLoopbackAddress())) {

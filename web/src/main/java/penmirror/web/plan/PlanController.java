@@ -58,9 +58,9 @@ class PlanController {
    */
   @GetMapping("/studies/{studyId}/plan")
   String page(Study study, @RequestParam(defaultValue = "") String near, Model model) {
-    fill(model, study, Optional.empty());
+    GuidePlan plan = fill(model, study, Optional.empty());
     if (near.equals("head")) {
-      model.addAttribute("nearer", nearer(planning.plan(study)));
+      model.addAttribute("nearer", nearer(plan));
     }
     return "plan/page";
   }
@@ -130,7 +130,7 @@ class PlanController {
             "attachment; filename=\"guide-" + study.id() + "." + ending + "\"");
   }
 
-  private void fill(Model model, Study study, Optional<String> fault) {
+  private GuidePlan fill(Model model, Study study, Optional<String> fault) {
     GuidePlan plan = planning.plan(study);
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("plan", plan);
@@ -153,6 +153,7 @@ class PlanController {
               model.addAttribute("brushThick", Wording.number(brush.thickestPixels(), 1));
             });
     model.addAttribute("sizes", Sizes.of(plan));
+    return plan;
   }
 
   /** The part of the guide round the head, as a picture's address says it. */
