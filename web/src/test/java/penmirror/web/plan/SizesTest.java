@@ -30,8 +30,15 @@ class SizesTest {
     GuidePlan plan = GuidePlan.of(adult, CANVAS);
     List<Sizes.Size> sizes = Sizes.of(plan);
     double face = 0.75 * plan.headPixels();
-    assertThat(sizes).contains(new Sizes.Size("face", Long.toString(Math.round(face))));
-    assertThat(sizes).contains(new Sizes.Size("eye", Long.toString(Math.round(0.2 * face))));
+    assertThat(sizes)
+        .contains(new Sizes.Size("face", rounded(face), rounded(face / 2)))
+        // Five eyes across the face: the gap is an eye wide.
+        .contains(
+            new Sizes.Size(
+                "eye", rounded(0.2 * face), rounded(0.1 * face) + "\u2013" + rounded(0.3 * face)))
+        .filteredOn(size -> size.name().equals("brow"))
+        .extracting(Sizes.Size::fromMiddle)
+        .containsExactly("");
     assertThat(sizes)
         .extracting(Sizes.Size::name)
         .containsSubsequence("hair", "face", "brow", "eye", "nose", "mouth", "shoulders", "hips");
@@ -39,6 +46,10 @@ class SizesTest {
     for (Sizes.Size size : sizes) {
       assertThat(messages.containsKey("plan.size." + size.name())).as(size.name()).isTrue();
     }
+  }
+
+  private static String rounded(double pixels) {
+    return Long.toString(Math.round(pixels));
   }
 
   @Test
