@@ -55,9 +55,6 @@ public final class ViewWeights {
           Parameter.JAW,
           Parameter.HAIR_LIFT);
 
-  private static final List<Mood> MOODS =
-      List.of(Mood.CALM, Mood.GLAD, Mood.SAD, Mood.CROSS, Mood.STARTLED, Mood.SLY, Mood.KEEN);
-
   private static final List<Pose> POSES =
       List.of(
           Pose.STANDING,
@@ -134,7 +131,7 @@ public final class ViewWeights {
               cut == Cut.FULL ? POSES.get(random.nextInt(POSES.size())) : Pose.STANDING,
               view,
               cut,
-              MOODS.get(random.nextInt(MOODS.size())),
+              Mood.USUAL.get(random.nextInt(Mood.USUAL.size())),
               random.nextBoolean(),
               random.nextInt(100_000),
               List.of());

@@ -38,7 +38,7 @@ final class FeatureDrawing {
     this.plan = plan;
     features = plan.features();
     axis = plan.canvas().widthPixels() / 2.0;
-    this.hair = Math.min(hair, plan.headPixels() * GuideDrawing.FINEST);
+    this.hair = hair;
   }
 
   /**

@@ -26,7 +26,7 @@ public final class GuideDrawing {
   private static final String BAND = "#DBEDF4";
 
   /** A small head on a large sheet takes finer lines, of the head's height. */
-  static final double FINEST = 0.004;
+  private static final double FINEST = 0.004;
 
   /** How much of an opening lies above the line of its corners; common practice. */
   static final double ABOVE_CORNERS = 0.55;
@@ -86,7 +86,7 @@ public final class GuideDrawing {
     layers.add(new Layer("axis", List.of(line(axis, 0, axis, height, BLUE, hair))));
     layers.add(new Layer("lines", featureLines()));
     layers.add(new Layer("face", face()));
-    layers.add(new Layer("features", FeatureDrawing.of(plan, hair)));
+    layers.add(new Layer("features", FeatureDrawing.of(plan, fine())));
     if (!beside.isEmpty()) {
       layers.add(new Layer("beside", beside(beside)));
     }

@@ -1,5 +1,7 @@
 package penmirror.demoart.figure;
 
+import java.util.List;
+
 /**
  * An expression, carried by brows, lids and mouth.
  *
@@ -34,6 +36,9 @@ public record Mood(
   public static final Mood LAUGHING = new Mood("laughing", 0.03, -6, 0.8, 0.2, 0.62, 0);
 
   public static final Mood SLY = new Mood("sly", 0.0, 9, 0.7, 0.12, 0, 0.14);
+
+  /** Those that any face may wear. */
+  public static final List<Mood> USUAL = List.of(CALM, GLAD, SAD, CROSS, STARTLED, SLY, KEEN);
 
   private Mood(
       String word,

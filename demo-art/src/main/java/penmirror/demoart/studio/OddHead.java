@@ -55,9 +55,6 @@ public enum OddHead {
   private static final List<Manner> HANDS =
       List.of(Hands.ODILE, Hands.INES, Hands.INES_INKED, Hands.OWN);
 
-  private static final List<Mood> MOODS =
-      List.of(Mood.CALM, Mood.GLAD, Mood.SAD, Mood.CROSS, Mood.STARTLED, Mood.SLY, Mood.KEEN);
-
   /** Such as dark-glasses. */
   public String word() {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
@@ -95,7 +92,7 @@ public enum OddHead {
         Pose.STANDING,
         view,
         random.nextBoolean() ? Cut.FACE : Cut.BUST,
-        mood(MOODS.get(random.nextInt(MOODS.size()))),
+        mood(Mood.USUAL.get(random.nextInt(Mood.USUAL.size()))),
         random.nextBoolean(),
         random.nextInt(100_000),
         List.of());

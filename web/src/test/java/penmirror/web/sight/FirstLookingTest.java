@@ -90,8 +90,12 @@ class FirstLookingTest {
     looking.end();
   }
 
-  @Test
-  void whatIsOnTheScreenIsLookedAtFirst() throws Exception {
+  /**
+   * A look that has begun and does not end before it may.
+   *
+   * @param seen what the look leaves behind
+   */
+  private CountDownLatch lookingAt(long work, Runnable seen) throws Exception {
     CountDownLatch begun = new CountDownLatch(1);
     CountDownLatch goOn = new CountDownLatch(1);
     when(opener.open(any(), any()))
@@ -99,10 +103,17 @@ class FirstLookingTest {
             call -> {
               begun.countDown();
               goOn.await();
+              seen.run();
               return sight(0.9);
             });
-    looking.want(work(1));
+    looking.want(work(work));
     begun.await();
+    return goOn;
+  }
+
+  @Test
+  void whatIsOnTheScreenIsLookedAtFirst() throws Exception {
+    CountDownLatch goOn = lookingAt(1, () -> {});
     looking.want(work(2));
     looking.want(work(3));
     assertThat(looking.isWaiting(3)).isTrue();
@@ -124,18 +135,10 @@ class FirstLookingTest {
   /** Who opens the bench while the machine looks gets what it sees, and nothing is done twice. */
   @Test
   void aWorkThatTwoWantIsLookedAtOnce() throws Exception {
-    CountDownLatch begun = new CountDownLatch(1);
-    CountDownLatch goOn = new CountDownLatch(1);
-    when(opener.open(any(), any()))
-        .thenAnswer(
-            call -> {
-              begun.countDown();
-              goOn.await();
-              when(sights.of(1)).thenReturn(Optional.of(new SightStore.Sight(sight(0.9), 0)));
-              return sight(0.9);
-            });
-    looking.want(work(1));
-    begun.await();
+    CountDownLatch goOn =
+        lookingAt(
+            1,
+            () -> when(sights.of(1)).thenReturn(Optional.of(new SightStore.Sight(sight(0.9), 0))));
     Thread bench = new Thread(() -> looking.now(work(1)));
     bench.start();
     goOn.countDown();
