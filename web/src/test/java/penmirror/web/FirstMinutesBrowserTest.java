@@ -187,6 +187,7 @@ class FirstMinutesBrowserTest extends BrowserTest {
     // Nothing is promised while a question is open.
     assertThat(page.locator(".so-far")).isVisible();
     assertThat(page.locator("#mended")).isHidden();
+    assertThat(page.locator("#belongs")).isHidden();
     requireAccessible("verdict with a question");
     page.locator("#asking svg").focus();
     page.keyboard().press("Enter");
