@@ -6,13 +6,15 @@ import picocli.CommandLine.Command;
 /** Front door: {@code ./pen-mirror measure …} and its sisters. */
 @Command(
     name = "pen-mirror",
-    description = "Measure pictures, make a style sheet, score a redraw, draw a guide.",
+    description =
+        "Measure pictures, make a style sheet, score a redraw, draw a guide, mix a layer.",
     subcommands = {
       MeasureCommand.class,
       ProposeCommand.class,
       StyleCommand.class,
       ScoreCommand.class,
       GuideCommand.class,
+      BlendCommand.class,
       CommandLine.HelpCommand.class
     })
 public final class CommandLineTools {

@@ -181,6 +181,45 @@ class CommandLineToolsTest {
     }
   }
 
+  /** Multiply by hand: F0 × EA / FF = DC, and so on; a mode that only lightens cannot. */
+  @Test
+  void aLayerIsMixedForEveryMode() {
+    assertThat(run("blend", "--base", "F0CBA6", "--target", "#DCA580")).isZero();
+    assertThat(out.toString().lines())
+        .hasSize(9)
+        .contains("multiply     #EACFC5", "screen       can't reach");
+    out.getBuffer().setLength(0);
+    assertThat(
+            run(
+                "blend",
+                "--base",
+                "FFFFFF",
+                "--target",
+                "808080",
+                "--mode",
+                "multiply",
+                "--opacity",
+                "40",
+                "--json"))
+        .isZero();
+    assertThat(out.toString())
+        .contains("\"mode\":\"multiply\"")
+        .contains("\"reached\":false")
+        .contains("\"leastOpacityPercent\":50")
+        .doesNotContain("\"layer\"");
+  }
+
+  @Test
+  void aLayerThatCannotBeMeantIsRefused() {
+    assertThat(run("blend", "--base", "pink", "--target", "#DCA580")).isEqualTo(2);
+    assertThat(err.toString()).contains("--base").contains("pink").contains("#F0CBA6");
+    assertThat(run("blend", "--base", "F0CBA6", "--target", "DCA580", "--mode", "glow"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("soft-light").contains("glow");
+    assertThat(run("blend", "--base", "F0CBA6", "--target", "DCA580", "--opacity", "0"))
+        .isEqualTo(2);
+  }
+
   @Test
   void marksOfAnotherSizeAreRefusedWithBothSizes() throws IOException {
     Path marks = folder.resolve("other-size.marks.json");

@@ -1,5 +1,15 @@
-// A redraw dropped on the plan goes to its verdict.
+// What every section of the plan has: its keys, and a redraw that is dropped goes to its verdict.
 
 import { takeRedraws } from '../layout/redrawn.js';
+import { lettersOn, typing } from '../layout/studio.js';
 
-takeRedraws(/** @type {!HTMLInputElement} */ (document.getElementById('redraw-file')));
+const file = document.getElementById('redraw-file');
+if (file instanceof HTMLInputElement) takeRedraws(file);
+
+/** Shift and a digit, wherever the keyboard's layout puts its sign. */
+document.addEventListener('keydown', (event) => {
+  const digit = /^Digit([1-9])$/.exec(event.code);
+  if (!digit || !event.shiftKey || typing(event) || !lettersOn()) return;
+  const sections = /** @type {!NodeListOf<!HTMLAnchorElement>} */ (document.querySelectorAll('[data-section]'));
+  sections[Number(digit[1]) - 1]?.click();
+});

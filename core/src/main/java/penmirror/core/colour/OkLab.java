@@ -8,6 +8,10 @@ package penmirror.core.colour;
  * there.
  */
 public record OkLab(double lightness, double a, double b) {
+  /** What rounding in the matrices takes white out of the cube by. */
+  private static final double HAIR = 1e-6;
+
+  private static final int HALVINGS = 24;
 
   public static OkLab from(EncodedSrgb colour) {
     return fromLinear(
@@ -28,13 +32,36 @@ public record OkLab(double lightness, double a, double b) {
 
   /** The nearest sRGB colour; channels outside the gamut are clipped. */
   public EncodedSrgb toEncodedSrgb() {
-    double l = cube(lightness + 0.3963377774 * a + 0.2158037573 * b);
-    double m = cube(lightness - 0.1055613458 * a - 0.0638541728 * b);
-    double s = cube(lightness - 0.0894841775 * a - 1.2914855480 * b);
-    return new EncodedSrgb(
-        encode(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
-        encode(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
-        encode(-0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s));
+    Linear linear = linear();
+    return new EncodedSrgb(encode(linear.red), encode(linear.green), encode(linear.blue));
+  }
+
+  /** Whether sRGB can show it. */
+  public boolean isShown() {
+    Linear linear = linear();
+    return isChannel(linear.red) && isChannel(linear.green) && isChannel(linear.blue);
+  }
+
+  /**
+   * The strongest colour of the same lightness and hue that sRGB can show; itself where it can be
+   * shown, black and white where the lightness lies beyond them.
+   */
+  public OkLab shown() {
+    if (isShown()) {
+      return this;
+    }
+    double within = Math.max(0, Math.min(1, lightness));
+    double least = 0;
+    double most = 1;
+    for (int halving = 0; halving < HALVINGS; halving++) {
+      double share = (least + most) / 2;
+      if (new OkLab(within, a * share, b * share).isShown()) {
+        least = share;
+      } else {
+        most = share;
+      }
+    }
+    return new OkLab(within, a * least, b * least);
   }
 
   /** Colourfulness, [0, about 0.37] inside sRGB; 0 is grey. */
@@ -64,6 +91,23 @@ public record OkLab(double lightness, double a, double b) {
     double da = a - other.a;
     double db = b - other.b;
     return Math.sqrt(dl * dl + da * da + db * db);
+  }
+
+  /** Linear light, outside [0, 1] for what sRGB cannot show. */
+  private record Linear(double red, double green, double blue) {}
+
+  private Linear linear() {
+    double l = cube(lightness + 0.3963377774 * a + 0.2158037573 * b);
+    double m = cube(lightness - 0.1055613458 * a - 0.0638541728 * b);
+    double s = cube(lightness - 0.0894841775 * a - 1.2914855480 * b);
+    return new Linear(
+        4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s,
+        -1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s,
+        -0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s);
+  }
+
+  private static boolean isChannel(double linear) {
+    return linear >= -HAIR && linear <= 1 + HAIR;
   }
 
   private static double cube(double v) {

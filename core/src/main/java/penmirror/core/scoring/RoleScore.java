@@ -54,19 +54,12 @@ public record RoleScore(RoleTones tones, OkLab wanted, List<Miss> misses) {
                   scores.add(
                       new RoleScore(
                           tones,
-                          wanted(law, tones.tones().base()),
+                          law.laidOn(tones.tones().base()),
                           tones.tones().shadow().isPresent()
                               ? misses(sheet, tones, tones.tones().shadow().get())
                               : List.of())));
     }
     return scores;
-  }
-
-  /** What is nearly grey gets darker and no more: which hue it would turn to is chance. */
-  private static OkLab wanted(ShadeLaw law, OkLab light) {
-    return ShadeLaw.hasHue(light)
-        ? law.shadowOf(light)
-        : new ShadeLaw(law.lightnessStep(), 1, 0).shadowOf(light);
   }
 
   /** Whether more than the depth of its shadow was asked. */

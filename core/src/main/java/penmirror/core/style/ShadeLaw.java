@@ -91,6 +91,14 @@ public record ShadeLaw(double lightnessStep, double chromaRatio, double towardCo
         : -1;
   }
 
+  /**
+   * The shadow as one would lay it: what is nearly grey gets darker and no more, since which hue it
+   * would turn to is chance.
+   */
+  public OkLab laidOn(OkLab light) {
+    return hasHue(light) ? shadowOf(light) : new ShadeLaw(lightnessStep, 1, 0).shadowOf(light);
+  }
+
   /** The shadow of a colour; no darker than black. What sRGB cannot show is nearest on writing. */
   public OkLab shadowOf(OkLab light) {
     double lightness = Math.max(0, Math.min(1, light.lightness() + lightnessStep));

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Rule;
@@ -91,6 +93,16 @@ public final class ActWords {
   public static Optional<String> effect(Measure measure, boolean high) {
     String key = "effect." + measure.key() + (high ? ".high" : ".low");
     return Wording.has(key) ? Optional.of(Wording.text(key)) : Optional.empty();
+  }
+
+  /**
+   * The sentences of some acts, in the order named; those of which there is nothing to say fall.
+   */
+  public static List<String> sentences(StyleSheet sheet, String... keys) {
+    return Stream.of(keys)
+        .flatMap(key -> Acts.byKey(key).stream())
+        .flatMap(act -> sentence(sheet, act).stream())
+        .toList();
   }
 
   /** One reading of an act in a sentence of its own; by its name and middle where it has none. */

@@ -69,4 +69,41 @@ class OkLabTest {
         .hasMessageContaining("#12345");
     assertThatThrownBy(() -> new EncodedSrgb(1.1, 0, 0)).hasMessageContaining("1.1");
   }
+
+  /**
+   * What sRGB cannot show goes grey until it can, at its lightness and hue: within two 8-bit steps
+   * of clampChroma in OKLCh by the colour library culori 4.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "0.70, 0.30, 30, false, #FF6551",
+    "0.50, 0.30, 140, false, #217700",
+    "0.35, 0.30, 265, false, #0700B4",
+    "0.95, 0.20, 110, true, #F8F929",
+    "0.20, 0.20, 60, false, #251000",
+    "0.85, 0.25, 330, false, #FFADF7",
+    "0.60, 0.05, 200, true, #5C8A8C",
+    "0.98, 0.10, 30, false, #FFF6F5"
+  })
+  void whatCannotBeShownGetsDuller(
+      double lightness, double chroma, double hue, boolean isShown, String hex) {
+    double angle = Math.toRadians(hue);
+    OkLab wanted = new OkLab(lightness, chroma * Math.cos(angle), chroma * Math.sin(angle));
+    assertThat(wanted.isShown()).isEqualTo(isShown);
+    OkLab shown = wanted.shown();
+    EncodedSrgb library = EncodedSrgb.fromHex(hex);
+    assertThat(shown.toEncodedSrgb().red()).isCloseTo(library.red(), offset(2 / 255.0));
+    assertThat(shown.toEncodedSrgb().green()).isCloseTo(library.green(), offset(2 / 255.0));
+    assertThat(shown.toEncodedSrgb().blue()).isCloseTo(library.blue(), offset(2 / 255.0));
+    assertThat(shown.isShown()).isTrue();
+    assertThat(shown.lightness()).isCloseTo(lightness, offset(1e-12));
+    assertThat(shown.hueDegrees()).isCloseTo(hue, offset(0.01));
+  }
+
+  @Test
+  void lighterThanWhiteIsWhite() {
+    assertThat(new OkLab(1.2, 0.1, 0.1).shown().toEncodedSrgb().hex()).isEqualTo("#FFFFFF");
+    assertThat(new OkLab(-0.1, 0.1, 0.1).shown().toEncodedSrgb().hex()).isEqualTo("#000000");
+    assertThat(OkLab.from(EncodedSrgb.fromHex("#FFFFFF")).isShown()).isTrue();
+  }
 }

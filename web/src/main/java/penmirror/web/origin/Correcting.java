@@ -15,6 +15,7 @@ import penmirror.core.reading.RoleColours;
 import penmirror.web.evidence.FigureEditStore;
 import penmirror.web.evidence.Keeping;
 import penmirror.web.evidence.OriginFinder;
+import penmirror.web.evidence.RoleStore;
 import penmirror.web.studies.Work;
 
 /** Takes the figure's edges as the user corrects them, and the colours picked for roles. */

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.geometry.Point;
 import penmirror.core.reading.RoleColours;
+import penmirror.web.evidence.RoleStore;
 
 /** Keeps a colour that was picked for a role, with those that are found along with it. */
 @Service

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.format.FigureEditsJson;
+import penmirror.web.evidence.RoleStore;
 import penmirror.web.layout.Fault;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;

@@ -27,6 +27,7 @@ import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.FigureEditStore;
 import penmirror.web.evidence.Layer;
 import penmirror.web.evidence.PixelReadingStore;
+import penmirror.web.evidence.RoleStore;
 import penmirror.web.layout.ReadingStrip;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;

@@ -14,17 +14,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.core.drawing.OpenRasterWriter;
 import penmirror.core.drawing.PdfWriter;
-import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.SceneImage;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.file.PngWriter;
-import penmirror.core.file.Resolution;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Line;
 import penmirror.core.words.Wording;
-import penmirror.web.layout.RefusedException;
-import penmirror.web.layout.Texts;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.scope.Process;
@@ -109,17 +105,13 @@ class PlanController {
 
   /** To be printed at full size and laid under the paper. */
   @GetMapping("/studies/{studyId}/plan/guide.pdf")
-  ResponseEntity<byte[]> guideOnPaper(
-      Study study, @RequestParam(defaultValue = "300") String perInch) {
-    double pixelsPerInch;
-    try {
-      pixelsPerInch = new Resolution(Double.parseDouble(perInch.strip())).pixelsPerInch();
-    } catch (IllegalArgumentException e) {
-      throw new RefusedException("plan.per-inch.wrong", Texts.cut(perInch, 40));
-    }
-    Scene scene = planning.guide(study);
+  ResponseEntity<byte[]> guideOnPaper(Study study, @RequestParam Optional<String> perInch) {
+    double pixelsPerInch =
+        perInch
+            .map(typed -> BrushesController.resolution(typed).pixelsPerInch())
+            .orElseGet(() -> planning.pixelsPerInch(study));
     return file(study, "pdf", MediaType.APPLICATION_PDF)
-        .body(PdfWriter.write(scene, pixelsPerInch));
+        .body(PdfWriter.write(planning.guide(study), pixelsPerInch));
   }
 
   private static ResponseEntity.BodyBuilder file(Study study, String ending, MediaType type) {
@@ -153,6 +145,7 @@ class PlanController {
               model.addAttribute("brushThick", Wording.number(brush.thickestPixels(), 1));
             });
     model.addAttribute("sizes", Sizes.of(plan));
+    model.addAttribute("perInch", Wording.number(planning.pixelsPerInch(study), 0));
     return plan;
   }
 

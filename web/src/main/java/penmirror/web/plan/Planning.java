@@ -2,12 +2,16 @@ package penmirror.web.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.drawing.Scene;
+import penmirror.core.file.Resolution;
+import penmirror.core.planning.BrushTable;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
+import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.ScopeStore;
@@ -29,6 +33,7 @@ class Planning {
   private final WallStore places;
   private final ScopeStore scopes;
   private final PictureStore pictures;
+  private final PlanStore store;
 
   Planning(
       StudyStore studies,
@@ -36,7 +41,9 @@ class Planning {
       WorkStore works,
       WallStore places,
       ScopeStore scopes,
-      PictureStore pictures) {
+      PictureStore pictures,
+      PlanStore store) {
+    this.store = store;
     this.works = works;
     this.pictures = pictures;
     this.studies = studies;
@@ -63,6 +70,28 @@ class Planning {
   @Transactional
   public void setCanvas(Study study, Canvas canvas) {
     studies.setCanvas(study.id(), canvas);
+  }
+
+  double pixelsPerInch(Study study) {
+    return store.settings(study.id()).pixelsPerInch();
+  }
+
+  @Transactional
+  public void printAt(Study study, Resolution resolution) {
+    store.pixelsPerInch(study.id(), resolution.pixelsPerInch());
+  }
+
+  /** Beside those of the newest attempt whose lines were read. */
+  BrushesPage brushes(Study study) {
+    Loaded loaded = sheets.load(study);
+    double head = plan(study).headPixels();
+    Optional<BrushTable> own =
+        loaded.inRole(Work.Role.REDRAW).stream()
+            .map(loaded::drawn)
+            .map(attempt -> BrushTable.of(attempt, head))
+            .filter(table -> !table.lines().isEmpty())
+            .reduce((earlier, later) -> later);
+    return BrushesPage.of(loaded.sheet(), study.canvas(), head, pixelsPerInch(study), own);
   }
 
   /** The guide as it is drawn, with helpers and notes. */

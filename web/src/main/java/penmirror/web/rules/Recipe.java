@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
-import penmirror.core.act.Acts;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Role;
 import penmirror.core.colour.Tones;
@@ -176,11 +174,14 @@ record Recipe(
   }
 
   private static List<String> steps(StyleSheet sheet) {
-    return Stream.of(
-            "light", "shadow-amount", "shadow-depth", "shadow-colour", "shadow-edge", "highlights")
-        .flatMap(key -> Acts.byKey(key).stream())
-        .flatMap(act -> ActWords.sentence(sheet, act).stream())
-        .toList();
+    return ActWords.sentences(
+        sheet,
+        "light",
+        "shadow-amount",
+        "shadow-depth",
+        "shadow-colour",
+        "shadow-edge",
+        "highlights");
   }
 
   private static Shade shade(PaletteColour colour, Optional<ShadeLaw> law) {

@@ -212,6 +212,11 @@ public final class Loaded {
     return answers.getOrDefault(redraw.id(), Map.of());
   }
 
+  /** What was read of a picture of the user's own, as marked. */
+  public MeasuredWork drawn(Work own) {
+    return unguessed(own);
+  }
+
   private AttemptScorer attempts() {
     return once("attempts", () -> new AttemptScorer(scoredSheet()));
   }

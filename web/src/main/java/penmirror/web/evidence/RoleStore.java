@@ -1,4 +1,4 @@
-package penmirror.web.origin;
+package penmirror.web.evidence;
 
 import static penmirror.web.storage.generated.Tables.ROLE_COLOUR;
 
@@ -16,7 +16,7 @@ import penmirror.core.colour.Tones;
 
 /** Keeps the colours of a work by the role they paint. */
 @Repository
-class RoleStore {
+public class RoleStore {
   private final DSLContext database;
 
   RoleStore(DSLContext database) {
@@ -24,13 +24,13 @@ class RoleStore {
   }
 
   /** How a role's colour is laid. In the order they are shown. */
-  enum Tone {
+  public enum Tone {
     BASE,
     SHADOW,
     STRIP,
     HIGHLIGHT;
 
-    String word() {
+    public String word() {
       return name().toLowerCase(Locale.ROOT);
     }
   }
@@ -38,10 +38,10 @@ class RoleStore {
   /**
    * @param byHand whether it was picked, rather than found by itself
    */
-  record Colour(Tone tone, String hex, boolean byHand) {}
+  public record Colour(Tone tone, String hex, boolean byHand) {}
 
   /** What was found by itself, as far as it was. */
-  static List<Colour> found(Tones tones) {
+  public static List<Colour> found(Tones tones) {
     List<Colour> colours = new ArrayList<>();
     colours.add(found(Tone.BASE, tones.base()));
     tones.shadow().ifPresent(colour -> colours.add(found(Tone.SHADOW, colour)));
@@ -55,7 +55,7 @@ class RoleStore {
   }
 
   /** Colours of every role, roles by name, tones in their order. */
-  Map<String, List<Colour>> of(long workId) {
+  public Map<String, List<Colour>> of(long workId) {
     Map<String, List<Colour>> roles = new LinkedHashMap<>();
     database
         .selectFrom(ROLE_COLOUR)
@@ -77,7 +77,7 @@ class RoleStore {
   /**
    * @param x where it was picked; null where it was found by itself
    */
-  void keep(
+  public void keep(
       long workId, String role, Tone tone, String hex, @Nullable Double x, @Nullable Double y) {
     database
         .insertInto(ROLE_COLOUR)
@@ -95,7 +95,7 @@ class RoleStore {
         .execute();
   }
 
-  void forget(long workId, String role) {
+  public void forget(long workId, String role) {
     database
         .deleteFrom(ROLE_COLOUR)
         .where(ROLE_COLOUR.WORK_ID.eq(workId), ROLE_COLOUR.ROLE.eq(role))

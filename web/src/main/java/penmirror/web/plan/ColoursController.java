@@ -1,0 +1,124 @@
+package penmirror.web.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.colour.OkLab;
+import penmirror.core.format.PaletteFile;
+import penmirror.core.planning.ColourPlan.Carried;
+import penmirror.core.words.Wording;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
+import penmirror.web.studies.Study;
+
+/** The character's colours in the style, and how to mix them. */
+@Controller
+class ColoursController {
+  /** Light, strip, shadow, highlight, line. */
+  private static final int TONES = 5;
+
+  private final Colouring colouring;
+  private final Rail rail;
+
+  ColoursController(Colouring colouring, Rail rail) {
+    this.colouring = colouring;
+    this.rail = rail;
+  }
+
+  @GetMapping("/studies/{studyId}/plan/colours")
+  String page(Study study, @RequestParam(defaultValue = "") String layer, Model model) {
+    fill(model, study, layer);
+    return "plan/colours";
+  }
+
+  /** A slider moved: kept, and what follows from it answered. */
+  @PostMapping("/studies/{studyId}/plan/colours")
+  String set(
+      Study study,
+      @RequestParam(defaultValue = "100") int keep,
+      @RequestParam(defaultValue = "100") int opacity,
+      @RequestParam(defaultValue = "") String layer,
+      Model model) {
+    colouring.set(study, keep, opacity);
+    fill(model, study, layer);
+    return "plan/colours :: mixing";
+  }
+
+  @PostMapping("/studies/{studyId}/plan/colours/kept")
+  String keep(Study study, @RequestParam String name, @RequestParam boolean kept) {
+    colouring.keep(study, name, kept);
+    return back(study);
+  }
+
+  @PostMapping("/studies/{studyId}/plan/colours/typed")
+  String type(Study study, @RequestParam String name, @RequestParam String hex) {
+    colouring.type(study, name, hex);
+    return back(study);
+  }
+
+  @PostMapping("/studies/{studyId}/plan/colours/forgotten")
+  String forget(Study study, @RequestParam String name) {
+    colouring.forget(study, name);
+    return back(study);
+  }
+
+  /** For the palette of a painting program. */
+  @GetMapping("/studies/{studyId}/plan/colours.gpl")
+  ResponseEntity<String> palette(Study study) {
+    Colouring.Coloured coloured = colouring.of(study);
+    String name =
+        coloured.character().map(of -> of.title() + ", ").orElse("")
+            + Wording.text("plan.after", study.hand());
+    List<String> remarks = new ArrayList<>();
+    if (!study.credit().isBlank()) {
+      remarks.add(study.credit());
+    }
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_TYPE, "text/plain;charset=UTF-8")
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            "attachment; filename=\"colours-" + study.id() + ".gpl\"")
+        .body(PaletteFile.gpl(name, TONES, remarks, named(coloured.plan().colours())));
+  }
+
+  private static List<PaletteFile.Named> named(List<Carried> colours) {
+    List<PaletteFile.Named> named = new ArrayList<>();
+    for (Carried of : colours) {
+      add(named, of, "light", Optional.of(of.light()));
+      add(named, of, "strip", of.strip());
+      add(named, of, "shadow", of.shadow());
+      add(named, of, "highlight", of.highlight());
+      add(named, of, "line", of.line());
+    }
+    return named;
+  }
+
+  private static void add(
+      List<PaletteFile.Named> named, Carried of, String tone, Optional<OkLab> colour) {
+    colour.ifPresent(
+        found ->
+            named.add(
+                new PaletteFile.Named(
+                    of.own().name() + ", " + Wording.text("tone." + tone), found.toEncodedSrgb())));
+  }
+
+  private void fill(Model model, Study study, String layer) {
+    rail.addTo(model, study, Stage.PLAN);
+    Colouring.Coloured coloured = colouring.of(study);
+    model.addAttribute("section", "colours");
+    model.addAttribute("settings", coloured.settings());
+    model.addAttribute("character", coloured.character().orElse(null));
+    model.addAttribute("colours", ColoursPage.of(coloured, ColoursPage.Layer.ofWord(layer)));
+  }
+
+  private static String back(Study study) {
+    return "redirect:/studies/" + study.id() + "/plan/colours";
+  }
+}

@@ -1,0 +1,107 @@
+package penmirror.web.plan;
+
+import static penmirror.web.storage.generated.Tables.PLAN_COLOUR;
+import static penmirror.web.storage.generated.Tables.PLAN_SETTING;
+
+import java.util.List;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.springframework.stereotype.Repository;
+import penmirror.core.colour.EncodedSrgb;
+
+/** Keeps what the user said of a plan. */
+@Repository
+class PlanStore {
+  private final DSLContext database;
+
+  PlanStore(DSLContext database) {
+    this.database = database;
+  }
+
+  /**
+   * @param keepColoursPercent how much of the character's own colours stays, 0 to 100
+   * @param layerOpacityPercent 1 to 100
+   * @param pixelsPerInch of the canvas on paper
+   */
+  record Settings(int keepColoursPercent, int layerOpacityPercent, double pixelsPerInch) {
+    static final Settings FIRST = new Settings(100, 100, 300);
+  }
+
+  /**
+   * @param hex typed by hand; empty for a colour found on the character
+   * @param kept whether it stays as it is
+   */
+  record SaidColour(String name, Optional<EncodedSrgb> hex, boolean kept) {}
+
+  Settings settings(long studyId) {
+    return database
+        .selectFrom(PLAN_SETTING)
+        .where(PLAN_SETTING.STUDY_ID.eq(studyId))
+        .fetchOptional(
+            row ->
+                new Settings(
+                    row.getKeepColoursPercent(),
+                    row.getLayerOpacityPercent(),
+                    row.getPixelsPerInch()))
+        .orElse(Settings.FIRST);
+  }
+
+  void keepColours(long studyId, int percent) {
+    set(studyId, PLAN_SETTING.KEEP_COLOURS_PERCENT, percent);
+  }
+
+  void layerOpacity(long studyId, int percent) {
+    set(studyId, PLAN_SETTING.LAYER_OPACITY_PERCENT, percent);
+  }
+
+  void pixelsPerInch(long studyId, double pixels) {
+    set(studyId, PLAN_SETTING.PIXELS_PER_INCH, pixels);
+  }
+
+  private <T> void set(long studyId, Field<T> field, T value) {
+    database
+        .insertInto(PLAN_SETTING)
+        .set(PLAN_SETTING.STUDY_ID, studyId)
+        .set(field, value)
+        .onConflict(PLAN_SETTING.STUDY_ID)
+        .doUpdate()
+        .set(field, value)
+        .execute();
+  }
+
+  /** By name. */
+  List<SaidColour> colours(long studyId) {
+    return database
+        .selectFrom(PLAN_COLOUR)
+        .where(PLAN_COLOUR.STUDY_ID.eq(studyId))
+        .orderBy(PLAN_COLOUR.NAME)
+        .fetch(
+            row ->
+                new SaidColour(
+                    row.getName(),
+                    Optional.ofNullable(row.getHex()).map(EncodedSrgb::fromHex),
+                    row.getKept()));
+  }
+
+  void say(long studyId, SaidColour colour) {
+    database
+        .insertInto(PLAN_COLOUR)
+        .set(PLAN_COLOUR.STUDY_ID, studyId)
+        .set(PLAN_COLOUR.NAME, colour.name())
+        .set(PLAN_COLOUR.HEX, colour.hex().map(EncodedSrgb::hex).orElse(null))
+        .set(PLAN_COLOUR.KEPT, colour.kept())
+        .onConflict(PLAN_COLOUR.STUDY_ID, PLAN_COLOUR.NAME)
+        .doUpdate()
+        .set(PLAN_COLOUR.HEX, colour.hex().map(EncodedSrgb::hex).orElse(null))
+        .set(PLAN_COLOUR.KEPT, colour.kept())
+        .execute();
+  }
+
+  void forget(long studyId, String name) {
+    database
+        .deleteFrom(PLAN_COLOUR)
+        .where(PLAN_COLOUR.STUDY_ID.eq(studyId), PLAN_COLOUR.NAME.eq(name))
+        .execute();
+  }
+}

@@ -1,0 +1,149 @@
+package penmirror.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import penmirror.core.figure.View;
+import penmirror.web.evidence.MarkingStore;
+import penmirror.web.gather.Intake;
+import penmirror.web.studies.Work;
+
+/** The sections of the plan over three works and a character whose pixels were read. */
+class PlanDatabaseTest extends DatabaseTest {
+  @Autowired MockMvc mvc;
+  @Autowired Intake intake;
+  @Autowired MarkingStore markings;
+
+  private long study;
+  private String base;
+
+  @BeforeEach
+  void hangThreeWorksAndACharacter() {
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "", "Used by kind leave");
+    base = "/studies/" + study + "/plan";
+    for (int i = 1; i <= 3; i++) {
+      hang(Work.Role.SOURCE, "Work " + i, source(i));
+    }
+    hang(Work.Role.CHARACTER, "Bastian", redraw(1));
+    awaitReadings();
+  }
+
+  private void hang(Work.Role role, String title, penmirror.demoart.studio.DrawnWork drawn) {
+    Intake.Taken taken =
+        (Intake.Taken) intake.take(study, drawn.png(), role, title, "", View.FRONT);
+    markings.save(taken.workId(), 0, drawn.truth());
+  }
+
+  private String text(MockHttpServletRequestBuilder request) throws Exception {
+    return mvc.perform(request)
+        .andExpect(status().isOk())
+        .andReturn()
+        .getResponse()
+        .getContentAsString(StandardCharsets.UTF_8);
+  }
+
+  private String colours() throws Exception {
+    return text(get(base + "/colours"));
+  }
+
+  private ResultActions send(String to, String... parameters) throws Exception {
+    MockHttpServletRequestBuilder request = post(base + "/colours" + to).with(csrf());
+    for (int i = 0; i < parameters.length; i += 2) {
+      request.param(parameters[i], parameters[i + 1]);
+    }
+    return mvc.perform(request);
+  }
+
+  @Test
+  void theCharactersColoursComeBackInTheStyle() throws Exception {
+    String page = colours();
+    assertThat(page).contains("Bastian").contains(">Skin<").contains(">Hair<");
+    assertThat(page).contains("3 works").contains("Multiply");
+    // As .gpl every tone has a line of its own, as the format has it.
+    List<String> lines = text(get(base + "/colours.gpl")).lines().toList();
+    assertThat(lines.get(0)).isEqualTo("GIMP Palette");
+    assertThat(lines).contains("Name: Bastian, after Odile Marrow", "# Used by kind leave");
+    assertThat(lines)
+        .filteredOn(line -> Character.isDigit(line.strip().charAt(0)))
+        .hasSizeGreaterThan(6)
+        .allMatch(
+            line -> Pattern.matches("[ \\d]\\d?\\d [ \\d]{3} [ \\d]{3}\\t[A-Z][\\w ,-]+", line))
+        .anyMatch(line -> line.endsWith("Skin, shadow"));
+    // At a touch of opacity nothing reaches, and the least that does is told.
+    send("", "keep", "100", "opacity", "5")
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("from ")));
+    assertThat(colours()).contains("5%");
+    // All the way to their nearest the light changes, and is kept over a reload.
+    send("", "keep", "0", "opacity", "100").andExpect(status().isOk());
+    String moved = colours();
+    assertThat(hexes(moved)).isNotEqualTo(hexes(page));
+    assertThat(hexes(colours())).isEqualTo(hexes(moved));
+    send("", "keep", "9000", "opacity", "-3").andExpect(status().isOk());
+    assertThat(hexes(colours())).isEqualTo(hexes(page));
+  }
+
+  private static List<String> hexes(String page) {
+    return Pattern.compile("class=\"hexes\"><span>(\\w{6})")
+        .matcher(page)
+        .results()
+        .map(found -> found.group(1))
+        .toList();
+  }
+
+  @Test
+  void aColourIsKeptTypedAndForgotten() throws Exception {
+    send("/kept", "name", "Skin", "kept", "true").andExpect(redirectedUrl(base + "/colours"));
+    assertThat(colours()).contains("kept as it is");
+    send("/typed", "name", " Scarf ", "hex", "#6f8a7a").andExpect(redirectedUrl(base + "/colours"));
+    assertThat(colours()).contains(">Scarf<").contains("6F8A7A");
+    // The same name again is the same colour anew.
+    send("/typed", "name", "Scarf", "hex", "102030").andExpect(status().is3xxRedirection());
+    assertThat(colours()).contains("102030").doesNotContain("6F8A7A");
+    send("/kept", "name", "Scarf", "kept", "true").andExpect(status().is3xxRedirection());
+    send("/kept", "name", "Scarf", "kept", "false").andExpect(status().is3xxRedirection());
+    assertThat(colours()).contains("102030");
+    send("/forgotten", "name", "Scarf").andExpect(status().is3xxRedirection());
+    send("/forgotten", "name", "Scarf").andExpect(status().is3xxRedirection());
+    send("/kept", "name", "Skin", "kept", "false").andExpect(status().is3xxRedirection());
+    assertThat(colours()).doesNotContain(">Scarf<").doesNotContain("kept as it is</small></th>");
+  }
+
+  @Test
+  void whatIsNoColourIsRefusedInWords() throws Exception {
+    send("/typed", "name", "Scarf", "hex", "teal")
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("six digits")));
+    send("/typed", "name", "  ", "hex", "102030")
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("needs a name")));
+    send("/typed", "name", "Skin", "hex", "102030")
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("found on your drawing")));
+    assertThat(colours()).doesNotContain("102030");
+  }
+
+  @Test
+  void withoutACharacterThePageSaysWhatToDo() throws Exception {
+    long other = studies.begin("Empty", "", "", "");
+    mvc.perform(get("/studies/" + other + "/plan/colours"))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("Drop a drawing of your character")));
+    mvc.perform(get("/studies/" + other + "/plan/colours.gpl")).andExpect(status().isOk());
+  }
+}
