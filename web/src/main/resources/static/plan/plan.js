@@ -10,6 +10,6 @@ if (file instanceof HTMLInputElement) takeRedraws(file);
 document.addEventListener('keydown', (event) => {
   const digit = /^Digit([1-9])$/.exec(event.code);
   if (!digit || !event.shiftKey || typing(event) || !lettersOn()) return;
-  const sections = /** @type {!NodeListOf<!HTMLAnchorElement>} */ (document.querySelectorAll('[data-section]'));
-  sections[Number(digit[1]) - 1]?.click();
+  const section = /** @type {?HTMLElement} */ (document.querySelectorAll('[data-section]')[Number(digit[1]) - 1] || null);
+  if (section) section.click();
 });

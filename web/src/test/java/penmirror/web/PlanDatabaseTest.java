@@ -1,6 +1,7 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -19,15 +20,20 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import penmirror.core.figure.View;
+import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
+import penmirror.web.evidence.PixelReading;
 import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
 
 /** The sections of the plan over three works and a character whose pixels were read. */
 class PlanDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
   @Autowired Intake intake;
   @Autowired MarkingStore markings;
+  @Autowired WorkStore works;
+  @Autowired PixelReading pixelReading;
 
   private long study;
   private String base;
@@ -43,10 +49,11 @@ class PlanDatabaseTest extends DatabaseTest {
     awaitReadings();
   }
 
-  private void hang(Work.Role role, String title, penmirror.demoart.studio.DrawnWork drawn) {
+  private void hang(Work.Role role, String title, DrawnWork drawn) {
     Intake.Taken taken =
         (Intake.Taken) intake.take(study, drawn.png(), role, title, "", View.FRONT);
     markings.save(taken.workId(), 0, drawn.truth());
+    pixelReading.want(works.require(study, taken.workId()));
   }
 
   private String text(MockHttpServletRequestBuilder request) throws Exception {
@@ -110,11 +117,11 @@ class PlanDatabaseTest extends DatabaseTest {
   void aColourIsKeptTypedAndForgotten() throws Exception {
     send("/kept", "name", "Skin", "kept", "true").andExpect(redirectedUrl(base + "/colours"));
     assertThat(colours()).contains("kept as it is");
-    send("/typed", "name", " Scarf ", "hex", "#6f8a7a").andExpect(redirectedUrl(base + "/colours"));
-    assertThat(colours()).contains(">Scarf<").contains("6F8A7A");
+    send("/typed", "name", " Scarf ", "hex", "#5f7a6b").andExpect(redirectedUrl(base + "/colours"));
+    assertThat(colours()).contains(">Scarf<").contains("5F7A6B");
     // The same name again is the same colour anew.
     send("/typed", "name", "Scarf", "hex", "102030").andExpect(status().is3xxRedirection());
-    assertThat(colours()).contains("102030").doesNotContain("6F8A7A");
+    assertThat(colours()).contains("102030").doesNotContain("5F7A6B");
     send("/kept", "name", "Scarf", "kept", "true").andExpect(status().is3xxRedirection());
     send("/kept", "name", "Scarf", "kept", "false").andExpect(status().is3xxRedirection());
     assertThat(colours()).contains("102030");
@@ -145,5 +152,28 @@ class PlanDatabaseTest extends DatabaseTest {
         .andExpect(status().isOk())
         .andExpect(content().string(containsString("Drop a drawing of your character")));
     mvc.perform(get("/studies/" + other + "/plan/colours.gpl")).andExpect(status().isOk());
+  }
+
+  @Test
+  void brushesAreForTheCanvasAndThePaper() throws Exception {
+    String page = text(get(base + "/brushes"));
+    assertThat(page).contains("Outline").contains("mm printed").contains("2,400");
+    String printed = between(page, "<small class=\"mut\">", " mm printed");
+    mvc.perform(post(base + "/brushes").param("perInch", "150").with(csrf()))
+        .andExpect(redirectedUrl(base + "/brushes"));
+    String larger = between(text(get(base + "/brushes")), "<small class=\"mut\">", " mm printed");
+    assertThat(Double.parseDouble(larger)).isCloseTo(2 * Double.parseDouble(printed), offset(0.02));
+    for (String wrong : List.of("fine", "-4", "0", "99999999")) {
+      mvc.perform(post(base + "/brushes").param("perInch", wrong).with(csrf()))
+          .andExpect(status().isBadRequest())
+          .andExpect(content().string(containsString("px per inch")));
+    }
+    // The guide on paper is as large as was set, unless another size is asked for.
+    assertThat(text(get(base))).contains("value=\"150\"");
+  }
+
+  private static String between(String text, String from, String to) {
+    int end = text.indexOf(to);
+    return text.substring(text.lastIndexOf(from, end) + from.length(), end);
   }
 }

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.line.LineMeasures;
@@ -25,9 +27,6 @@ public record BrushTable(List<Line> lines, Run run) {
 
   /** Relations nearer to one than this are no two brushes. */
   private static final double SAME_BRUSH = 0.08;
-
-  /** Under this share of the lines, hatching is chance. */
-  private static final double SOME_HATCHING = 0.05;
 
   public BrushTable {
     lines = List.copyOf(lines);
@@ -65,7 +64,7 @@ public record BrushTable(List<Line> lines, Run run) {
    *
    * @param taper how much of its width a stroke loses toward a free end, [0, 1]
    * @param swell deviation of the width along a stroke over its mean
-   * @param thinnestOverThickest what a tenth of all line lies below over what it lies above
+   * @param leastPressure the thinnest of a stroke over its thickest, as its swelling has it
    * @param strokePixels usual length of a stroke
    * @param wobble trembling of its middle over its width
    * @param hatching empty where next to none is hatched
@@ -73,7 +72,7 @@ public record BrushTable(List<Line> lines, Run run) {
   public record Run(
       Optional<Double> taper,
       Optional<Double> swell,
-      Optional<Double> thinnestOverThickest,
+      Optional<Double> leastPressure,
       Optional<Double> strokePixels,
       Optional<Double> wobble,
       Optional<Hatching> hatching) {}
@@ -118,17 +117,21 @@ public record BrushTable(List<Line> lines, Run run) {
                         of ->
                             lines.add(
                                 new Line(of.sort, of.pixels * low, of.pixels, of.pixels * high))));
-    Optional<Double> thin = read.apply(LineMeasures.THIN);
-    Optional<Double> thick = read.apply(LineMeasures.THICK);
     return new BrushTable(
         lines,
         new Run(
             read.apply(LineMeasures.TAPER),
             read.apply(LineMeasures.STROKE_VARIATION),
-            thin.flatMap(a -> thick.map(b -> a / b)),
+            read.apply(LineMeasures.STROKE_VARIATION).map(BrushTable::thinnestOverThickest),
             read.apply(LineMeasures.STROKE).map(heads -> heads * headPixels),
             read.apply(LineMeasures.WOBBLE),
             hatching(read, headPixels)));
+  }
+
+  /** A width that swings evenly about its mean goes by √2 of its deviation to either side. */
+  private static double thinnestOverThickest(double deviation) {
+    double swing = Math.min(1, Math.sqrt(2) * deviation);
+    return (1 - swing) / (1 + swing);
   }
 
   private record Width(Sort sort, double pixels) {}
@@ -159,9 +162,10 @@ public record BrushTable(List<Line> lines, Run run) {
 
   private static Optional<Hatching> hatching(
       Function<Measure, Optional<Double>> read, double headPixels) {
-    return read.apply(LineMeasures.HATCH)
-        .filter(share -> share > SOME_HATCHING)
-        .flatMap(share -> read.apply(LineMeasures.HATCH_PITCH))
+    return Acts.of(LineMeasures.HATCH_PITCH)
+        .flatMap(Act::presence)
+        .filter(some -> read.apply(some.measure()).filter(of -> of >= some.least()).isPresent())
+        .flatMap(some -> read.apply(LineMeasures.HATCH_PITCH))
         .map(
             pitch -> new Hatching(pitch * headPixels / 1000, read.apply(LineMeasures.HATCH_ANGLE)));
   }

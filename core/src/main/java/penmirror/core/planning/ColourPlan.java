@@ -73,7 +73,8 @@ public record ColourPlan(List<Carried> colours) {
    * @param movedToward the works' colour that its base was moved toward
    * @param light in the light
    * @param line empty where the works' lines are not read
-   * @param muted whether a step led out of sRGB and the nearest duller colour stands there
+   * @param muted whether a step led out of sRGB and the nearest duller colour stands there; of
+   *     highlights, which end at white anyway, that is not asked
    */
   public record Carried(
       Own own,
@@ -144,7 +145,7 @@ public record ColourPlan(List<Carried> colours) {
       Optional<OkLab> highlight = highlight(light);
       Optional<OkLab> line = line(light);
       boolean muted =
-          Stream.of(Optional.of(light), border, shadow, highlight, line)
+          Stream.of(Optional.of(light), border, shadow, line)
               .flatMap(Optional::stream)
               .anyMatch(colour -> !colour.isShown());
       return new Carried(

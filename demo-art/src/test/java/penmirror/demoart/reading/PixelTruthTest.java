@@ -15,16 +15,22 @@ import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
 import penmirror.core.colour.OkLab;
 import penmirror.core.measure.Estimate;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.planning.BrushTable;
 import penmirror.core.raster.Picture;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.reading.PixelReader;
+import penmirror.core.statistics.Sample;
+import penmirror.core.style.MeasuredWork;
 import penmirror.demoart.manner.Parameter;
 import penmirror.demoart.page.AreaTruth;
+import penmirror.demoart.page.LineClass;
+import penmirror.demoart.page.LineTruth;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
@@ -227,5 +233,41 @@ class PixelTruthTest {
           .as(read.drawn.commission().fileName())
           .isCloseTo(ink, offset(0.04));
     }
+  }
+
+  /**
+   * The brushes that a plan names for the outline and for what lies inside, at the works' own size,
+   * against the strokes as they were drawn: within a tenth and a half for the median work.
+   */
+  @Test
+  void theBrushesOfAPlanAreThoseItWasDrawnWith() {
+    List<Double> outline = new ArrayList<>();
+    List<Double> inner = new ArrayList<>();
+    for (Read read : all()) {
+      double head = read.drawn.marks().headFrame().orElseThrow().headPixels();
+      MeasuredWork measured =
+          MeasuredWork.of(
+              "1", "Work", "", new Evidence(read.drawn.marks(), Optional.of(read.readings)));
+      for (BrushTable.Line line : BrushTable.of(measured, head).lines()) {
+        switch (line.sort()) {
+          case OUTLINE -> outline.add(line.pixels() / drawn(read, LineClass.SILHOUETTE));
+          case INNER -> inner.add(line.pixels() / drawn(read, LineClass.FORM));
+          default -> {}
+        }
+      }
+    }
+    assertThat(outline).hasSizeGreaterThanOrEqualTo(EACH);
+    assertThat(Sample.of(outline.stream().mapToDouble(d -> d).toArray()).median())
+        .isBetween(0.9, 1.15);
+    assertThat(Sample.of(inner.stream().mapToDouble(d -> d).toArray()).median())
+        .isBetween(0.9, 1.15);
+  }
+
+  private static double drawn(Read read, LineClass lineClass) {
+    return read.drawn.rendering().lines().stream()
+        .filter(truth -> truth.lineClass() == lineClass)
+        .mapToDouble(LineTruth::medianPx)
+        .findFirst()
+        .orElseThrow();
   }
 }

@@ -189,7 +189,7 @@ record BrushesPage(
                         "stroke",
                         Wording.text(
                             "brush.stroke",
-                            Wording.number(length, 0),
+                            Wording.number(about(length), 0),
                             heads(length / headPixels)))));
     run.taper()
         .ifPresent(
@@ -200,7 +200,7 @@ record BrushesPage(
                         share < 0.1
                             ? Wording.text("brush.ends.blunt")
                             : Wording.text("brush.ends", Spoken.part(1 - share)))));
-    run.thinnestOverThickest()
+    run.leastPressure()
         .ifPresent(
             share ->
                 facts.add(
@@ -237,6 +237,12 @@ record BrushesPage(
                                     Wording.text(
                                         "brush.hatching", pixels(hatching.pitchPixels()))))));
     return facts;
+  }
+
+  /** Two figures: nobody pulls a stroke to the pixel. */
+  private static double about(double value) {
+    double unit = Math.pow(10, Math.floor(Math.log10(Math.max(1, value))) - 1);
+    return Math.round(value / unit) * unit;
   }
 
   private static String heads(double heads) {

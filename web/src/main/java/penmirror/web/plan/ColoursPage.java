@@ -24,14 +24,14 @@ import penmirror.core.words.Wording;
  * light.
  *
  * @param rules what the works do with colour and shadow, in sentences
- * @param layer what the layer brings about
+ * @param layer what the layer brings about, the word in addresses and message keys
  * @param modes whose columns are shown
  * @param easiest the mode that reaches the most colours at this opacity; empty where none does
  * @param shared the one layer over everything; empty where there is nothing to shade
  */
 record ColoursPage(
     List<String> rules,
-    Layer layer,
+    String layer,
     List<String> modes,
     List<Row> rows,
     Optional<Easiest> easiest,
@@ -115,11 +115,7 @@ record ColoursPage(
    * @param hex the layer's colour; empty where it cannot reach
    * @param from the least percentage that reaches, 0 where it never does
    */
-  record Cell(String mode, String hex, int from) {
-    boolean isReached() {
-      return !hex.isEmpty();
-    }
-  }
+  record Cell(String mode, boolean reached, String hex, int from) {}
 
   /**
    * @param tone which of its tones, in words
@@ -145,7 +141,7 @@ record ColoursPage(
         colours.stream().map(carried -> row(carried, coloured.typed(), layer, opacity)).toList();
     return new ColoursPage(
         rules(coloured.sheet()),
-        layer,
+        layer.word(),
         layer.modes.stream().map(BlendMode::word).toList(),
         rows,
         easiest(rows, layer),
@@ -210,6 +206,7 @@ record ColoursPage(
             answer ->
                 new Cell(
                     answer.mode().word(),
+                    answer.reached(),
                     answer.colour().map(EncodedSrgb::hex).orElse(""),
                     answer.leastOpacityPercent().orElse(0)))
         .toList();
@@ -218,10 +215,8 @@ record ColoursPage(
   private static List<Picker> pickers(Carried carried) {
     List<Picker> pickers = new ArrayList<>();
     pickers.add(picker("light", carried.light()));
-    carried.strip().ifPresent(colour -> pickers.add(picker("strip", colour)));
     carried.shadow().ifPresent(colour -> pickers.add(picker("shadow", colour)));
-    carried.highlight().ifPresent(colour -> pickers.add(picker("highlight", colour)));
-    carried.line().ifPresent(colour -> pickers.add(picker("line", colour)));
+    carried.strip().ifPresent(colour -> pickers.add(picker("strip", colour)));
     return pickers;
   }
 
@@ -238,7 +233,7 @@ record ColoursPage(
             at -> {
               List<String> others =
                   mixed.stream()
-                      .filter(row -> !row.cells().get(at).isReached())
+                      .filter(row -> !row.cells().get(at).reached())
                       .map(Row::name)
                       .toList();
               int reaches = mixed.size() - others.size();
