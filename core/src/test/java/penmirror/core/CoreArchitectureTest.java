@@ -36,7 +36,10 @@ class CoreArchitectureTest {
           .consideringOnlyDependenciesInLayers()
           .layer("ground")
           .definedBy(
-              "penmirror.core.geometry", "penmirror.core.colour", "penmirror.core.statistics")
+              "penmirror.core.geometry",
+              "penmirror.core.colour",
+              "penmirror.core.mixing",
+              "penmirror.core.statistics")
           .layer("picture")
           .definedBy("penmirror.core.raster", "penmirror.core.figure")
           .layer("drawing")

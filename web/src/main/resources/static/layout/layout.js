@@ -9,7 +9,7 @@ document.addEventListener('keydown', (event) => {
   if (typing(event) || !lettersOn()) return;
   if (event.key === '?') {
     document.getElementById('keys')?.showModal();
-  } else if (/^[1-5]$/.test(event.key) && !event.shiftKey) {
+  } else if (/^[1-6]$/.test(event.key) && !event.shiftKey) {
     document.querySelector(`.rail a[data-key="${event.key}"]`)?.click();
   }
 });

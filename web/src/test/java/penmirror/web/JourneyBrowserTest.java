@@ -201,7 +201,7 @@ class JourneyBrowserTest extends BrowserTest {
   }
 
   private long mirror() {
-    page.keyboard().press("5");
+    page.keyboard().press("6");
     page.waitForSelector(".start");
     page.waitForLoadState();
     requireAccessible("mirror, empty");

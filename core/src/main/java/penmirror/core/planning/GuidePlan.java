@@ -145,7 +145,7 @@ public record GuidePlan(
   public record Brush(double pixels, double thinnestPixels, double thickestPixels) {}
 
   /** Height of a line on the canvas; empty where it is not ruled. */
-  Optional<Double> height(Kind kind) {
+  public Optional<Double> height(Kind kind) {
     return lines.stream().filter(line -> line.kind() == kind).map(Line::yPixels).findFirst();
   }
 

@@ -80,13 +80,13 @@ class LookPage {
     model.addAttribute("notesVersion", notes.version());
   }
 
-  private List<Wall.Tile> shown(long studyId) {
+  List<Wall.Tile> shown(long studyId) {
     return wall.rows(studyId, Wall.Order.NUMBER).stream()
         .flatMap(row -> row.tiles().stream())
         .toList();
   }
 
-  private static List<Picked> picked(List<LookStore.Pick> picks, Map<Long, Work> byId, Part part) {
+  static List<Picked> picked(List<LookStore.Pick> picks, Map<Long, Work> byId, Part part) {
     List<Picked> chosen = new ArrayList<>();
     for (LookStore.Pick pick : picks) {
       Work work = byId.get(pick.workId());
@@ -110,7 +110,7 @@ class LookPage {
   }
 
   /** Closest to the character as it is tagged, or to a plain front figure before there is one. */
-  private static List<Suggested> suggested(List<Wall.Tile> tiles, Part part) {
+  static List<Suggested> suggested(List<Wall.Tile> tiles, Part part) {
     Case inHand =
         tiles.stream()
             .filter(tile -> tile.work().role() == Work.Role.CHARACTER)

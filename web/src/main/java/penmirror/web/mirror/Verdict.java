@@ -21,6 +21,7 @@ import penmirror.core.scoring.RuleScore;
 import penmirror.core.scoring.Score;
 import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
+import penmirror.core.telling.Checklist;
 import penmirror.core.telling.DeskUnit;
 import penmirror.core.telling.FixWords;
 import penmirror.core.telling.RoleWords;
@@ -76,6 +77,7 @@ record Verdict(
   record FixRow(
       int number,
       String key,
+      String stage,
       String instruction,
       String miss,
       String effect,
@@ -249,6 +251,7 @@ record Verdict(
             new FixRow(
                 rows.size() + 1,
                 fix.key(),
+                Checklist.stage(fix.act().group()).word(),
                 FixWords.instruction(fix),
                 Spoken.sentence(FixWords.miss(fix)),
                 FixWords.effect(fix).orElse(""),

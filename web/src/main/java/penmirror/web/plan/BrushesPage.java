@@ -15,6 +15,7 @@ import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
+import penmirror.core.telling.BrushWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 
@@ -144,15 +145,18 @@ record BrushesPage(
     return new Row(
         line.sort().word(),
         strays
-            ? Wording.text("brush.range", pixels(line.lowPixels()), pixels(line.highPixels()))
-            : pixels(line.pixels()),
+            ? Wording.text(
+                "brush.range",
+                BrushWords.pixels(line.lowPixels()),
+                BrushWords.pixels(line.highPixels()))
+            : BrushWords.pixels(line.pixels()),
         Wording.number(line.pixels() / pixelsPerInch * MM_PER_INCH, 2),
         samples,
         own.flatMap(table -> own(line, table)));
   }
 
   private static Sample sample(double width, Run run, boolean use) {
-    return new Sample(stroke(SAMPLE_PIXELS, width, run), pixels(width), use);
+    return new Sample(stroke(SAMPLE_PIXELS, width, run), BrushWords.pixels(width), use);
   }
 
   private static StrokePath stroke(double length, double width, Run run) {
@@ -173,8 +177,8 @@ record BrushesPage(
                       : Math.max(0, drawn.pixels() - line.highPixels());
               return new Own(
                   stroke(OWN_PIXELS, drawn.pixels(), table.run()),
-                  pixels(drawn.pixels()),
-                  off > NEAR_ENOUGH_PIXELS ? pixels(off) : "",
+                  BrushWords.pixels(drawn.pixels()),
+                  off > NEAR_ENOUGH_PIXELS ? BrushWords.pixels(off) : "",
                   drawn.pixels() < line.pixels());
             });
   }
@@ -230,12 +234,13 @@ record BrushesPage(
                                 angle ->
                                     Wording.text(
                                         "brush.hatching.leaning",
-                                        pixels(hatching.pitchPixels()),
+                                        BrushWords.pixels(hatching.pitchPixels()),
                                         Wording.number(angle, 0)))
                             .orElseGet(
                                 () ->
                                     Wording.text(
-                                        "brush.hatching", pixels(hatching.pitchPixels()))))));
+                                        "brush.hatching",
+                                        BrushWords.pixels(hatching.pitchPixels()))))));
     return facts;
   }
 
@@ -256,17 +261,13 @@ record BrushesPage(
     return centre(sheet, ShadeMeasures.EDGE)
         .filter(thousandths -> shades)
         .map(thousandths -> thousandths * headPixels / 1000)
-        .map(soft -> new Edge(pixels(soft), hard, soft));
+        .map(soft -> new Edge(BrushWords.pixels(soft), hard, soft));
   }
 
   private static String enough(Canvas canvas, Line line) {
     double factor = BrushTable.THINNEST_PIXELS / line.pixels();
     double height = Math.ceil(canvas.heightPixels() * factor / CANVAS_STEP) * CANVAS_STEP;
     return String.format(Locale.ROOT, "%,.0f", height);
-  }
-
-  private static String pixels(double value) {
-    return Wording.number(value, value < 10 ? 1 : 0);
   }
 
   private static Optional<Double> centre(StyleSheet sheet, Measure measure) {

@@ -1,7 +1,10 @@
 package penmirror.web.rail;
 
 import static org.jooq.impl.DSL.countDistinct;
+import static org.jooq.impl.DSL.max;
 import static penmirror.web.storage.generated.Tables.MARKING;
+import static penmirror.web.storage.generated.Tables.SITTING;
+import static penmirror.web.storage.generated.Tables.SITTING_TICK;
 import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.util.List;
@@ -53,6 +56,12 @@ public class Rail {
         stop(study, Stage.PLAN, here, canvas(study), marked > 0 ? 100 : 0),
         stop(
             study,
+            Stage.DRAW,
+            here,
+            text("rail.ticked", counts.ticked()),
+            counts.ticked() > 0 ? 100 : 0),
+        stop(
+            study,
             Stage.MIRROR,
             here,
             text("rail.attempts", counts.redraws()),
@@ -89,7 +98,7 @@ public class Rail {
                 + " where point.value ->> 'state' <> 'proposed')",
             MARKING.LANDMARKS);
 
-    record Counts(int sources, int markedSources, int redraws) {}
+    record Counts(int sources, int markedSources, int redraws, int ticked) {}
 
     Counts counts(long studyId) {
       return new Counts(
@@ -103,7 +112,23 @@ public class Rail {
               .and(SOMEBODY_MARKED)
               .fetchSingle()
               .value1(),
-          worksIn(studyId, Work.Role.REDRAW));
+          worksIn(studyId, Work.Role.REDRAW),
+          ticked(studyId));
+    }
+
+    /** In the newest drawing. */
+    private int ticked(long studyId) {
+      return database.fetchCount(
+          SITTING_TICK,
+          SITTING_TICK
+              .TICKED
+              .isTrue()
+              .and(
+                  SITTING_TICK.SITTING_ID.eq(
+                      database
+                          .select(max(SITTING.ID))
+                          .from(SITTING)
+                          .where(SITTING.STUDY_ID.eq(studyId)))));
     }
 
     private int worksIn(long studyId, Work.Role role) {

@@ -8,6 +8,7 @@ public enum Stage {
   MEASURE,
   RULES,
   PLAN,
+  DRAW,
   MIRROR;
 
   /** The word in URLs, templates and message keys. */
