@@ -13,6 +13,7 @@ import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.measure.Nature;
 import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.Habit;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.BaseLine;
@@ -269,5 +270,21 @@ class JudgementTest {
             .doesNotContain("{", "‰", "a*", "chroma", "lightness", "NaN", "share", "  ");
       }
     }
+  }
+
+  /** The first three attempts of every chain have the same slips, less and less of them. */
+  @ParameterizedTest
+  @MethodSource("hands")
+  void whatWasSpoiltAgainAndAgainIsAHabit(DemoScores.Hand hand) {
+    List<Habit> habits =
+        Habit.of(
+            hand.attempts().subList(0, 3).stream()
+                .map(attempt -> hand.scorer().score(attempt.evidence()))
+                .toList());
+    assertThat(habits).hasSizeGreaterThanOrEqualTo(3);
+    assertThat(habits.subList(0, 3))
+        .extracting(habit -> habit.act().key())
+        .allMatch(act -> SPOILT.contains(act) || FOLLOWS.contains(act))
+        .anyMatch(SPOILT::contains);
   }
 }

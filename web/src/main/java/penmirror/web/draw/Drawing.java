@@ -13,16 +13,20 @@ import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.coverage.Part;
 import penmirror.core.planning.BrushTable;
 import penmirror.core.planning.GuidePlan;
+import penmirror.core.scoring.Habit;
 import penmirror.core.style.DrawingStage;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.Checklist;
+import penmirror.core.telling.HabitWords;
 import penmirror.core.telling.PartFigures;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
 import penmirror.web.look.Showing;
 import penmirror.web.plan.OwnItems;
+import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
 
 /** One drawing beside the page: its stages, its ticks, what to look at. */
 @Component
@@ -31,6 +35,7 @@ class Drawing {
   private static final int LONGEST_KEY = 160;
   private static final int LONGEST_NAME = 40;
   private static final int MOST_SENT = 500;
+  private static final int MOST_HABITS = 3;
 
   /** What a tick is of, for one put off: the note's own name. */
   private static final String LATER = "later:";
@@ -98,7 +103,11 @@ class Drawing {
       String part,
       List<Showing.Shown> shown,
       List<PartFigures.Figure> figures,
+      List<HabitLine> habits,
       List<NoteLine> notes) {}
+
+  /** What the hand does again and again. */
+  record HabitLine(String miss, String times) {}
 
   /**
    * @param stage to go to; where one is, if empty
@@ -137,7 +146,21 @@ class Drawing {
         drawn.word(),
         showing.of(study, drawn),
         PartFigures.of(sheet, plan, brushes, drawn),
+        habits(study, drawn),
         notes.stream().filter(note -> note.stage().isEmpty()).map(Drawing::line).toList());
+  }
+
+  /** Of the part at hand; where there is none, of the whole. */
+  private List<HabitLine> habits(Study study, Part part) {
+    Loaded loaded = sheets.load(study);
+    List<Habit> all =
+        Habit.of(loaded.inRole(Work.Role.REDRAW).stream().map(loaded::score).toList());
+    List<Habit> here = all.stream().filter(habit -> part.concerns(habit.measure())).toList();
+    return (here.isEmpty() ? all : here)
+        .stream()
+            .limit(MOST_HABITS)
+            .map(habit -> new HabitLine(HabitWords.miss(habit), HabitWords.times(habit)))
+            .toList();
   }
 
   private static List<TickLine> lines(

@@ -1,0 +1,74 @@
+package penmirror.core.scoring;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import penmirror.core.act.Act;
+import penmirror.core.measure.Measure;
+import penmirror.core.statistics.Sample;
+
+/**
+ * What a hand does off to the same side again and again, over its attempts at one style.
+ *
+ * @param measure the reading that tells it
+ * @param z median over the attempts that miss, in tolerances, signed
+ * @param times how many of the attempts miss it to that side, 2 or more
+ * @param of how many attempts it was read on
+ */
+public record Habit(Act act, Measure measure, double z, int times, int of) {
+
+  /** Older attempts say how one drew then. */
+  public static final int MOST_ATTEMPTS = 4;
+
+  private static final int FEWEST_TIMES = 2;
+
+  /** More often than not. */
+  private static final double MOSTLY = 0.5;
+
+  /** An attempt's lead reading of an act, and how far off it is. */
+  private record Seen(Act act, Measure measure, double z) {}
+
+  /**
+   * Those of the newest attempts, the one farthest off and most often first; one an act.
+   *
+   * @param attempts oldest first
+   */
+  public static List<Habit> of(List<Score> attempts) {
+    List<Score> newest =
+        attempts.subList(Math.max(0, attempts.size() - MOST_ATTEMPTS), attempts.size());
+    Map<String, List<Seen>> byAct = new TreeMap<>();
+    for (Score attempt : newest) {
+      for (ActScore act : attempt.measured()) {
+        seen(act)
+            .ifPresent(
+                seen -> byAct.computeIfAbsent(act.act().key(), k -> new ArrayList<>()).add(seen));
+      }
+    }
+    return byAct.values().stream()
+        .flatMap(seen -> habit(seen).stream())
+        .sorted(Comparator.comparingDouble(habit -> -Math.abs(habit.z()) * habit.times()))
+        .toList();
+  }
+
+  /** The reading farthest off, or that which leads the act where all lie inside. */
+  private static Optional<Seen> seen(ActScore act) {
+    return act.worst()
+        .or(() -> act.rules().stream().filter(rule -> rule.z().isPresent()).findFirst())
+        .flatMap(rule -> rule.z().map(z -> new Seen(act.act(), rule.rule().measure(), z)));
+  }
+
+  private static Optional<Habit> habit(List<Seen> seen) {
+    List<Seen> high = seen.stream().filter(of -> of.z() > 1).toList();
+    List<Seen> low = seen.stream().filter(of -> of.z() < -1).toList();
+    List<Seen> side = high.size() >= low.size() ? high : low;
+    if (side.size() < FEWEST_TIMES || side.size() <= MOSTLY * seen.size()) {
+      return Optional.empty();
+    }
+    Seen last = side.get(side.size() - 1);
+    double z = Sample.of(side.stream().mapToDouble(Seen::z).toArray()).median();
+    return Optional.of(new Habit(last.act(), last.measure(), z, side.size(), seen.size()));
+  }
+}
