@@ -3,10 +3,12 @@ package penmirror.core.move;
 import static penmirror.core.figure.Landmark.CHEEK_L;
 import static penmirror.core.figure.Landmark.CHIN;
 import static penmirror.core.figure.Landmark.CROTCH;
+import static penmirror.core.figure.Landmark.ELBOW_L;
 import static penmirror.core.figure.Landmark.EYE_L_BOTTOM;
 import static penmirror.core.figure.Landmark.EYE_L_INNER;
 import static penmirror.core.figure.Landmark.EYE_L_OUTER;
 import static penmirror.core.figure.Landmark.EYE_L_TOP;
+import static penmirror.core.figure.Landmark.FINGERTIP_L;
 import static penmirror.core.figure.Landmark.IRIS_L_CENTRE;
 import static penmirror.core.figure.Landmark.IRIS_L_EDGE;
 import static penmirror.core.figure.Landmark.IRIS_L_TOP;
@@ -15,6 +17,7 @@ import static penmirror.core.figure.Landmark.PUPIL_L;
 import static penmirror.core.figure.Landmark.SHOULDER_L;
 import static penmirror.core.figure.Landmark.SHOULDER_R;
 import static penmirror.core.figure.Landmark.SOLE;
+import static penmirror.core.figure.Landmark.WRIST_L;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -38,6 +41,8 @@ import penmirror.core.move.Move.Shift;
 final class Shifts {
   private static final Set<Landmark> BELOW_CHIN = belowChin();
   private static final Set<Landmark> OF_THE_FACE = ofTheFace();
+
+  private static final Landmark[] ARM = {ELBOW_L, WRIST_L, FINGERTIP_L};
 
   private Shifts() {}
 
@@ -281,6 +286,89 @@ final class Shifts {
       double factor = Math.exp(amount);
       return marks.moved(BELOW_CHIN, p -> new Point(p.x(), chin + (p.y() - chin) * factor));
     };
+  }
+
+  /** All of the body below the chin, as it stands, about the chin. */
+  static Shift bodyLarger() {
+    return (marks, amount) ->
+        marks
+            .point(CHIN)
+            .map(chin -> marks.moved(BELOW_CHIN, p -> scaled(p, chin, amount)))
+            .orElse(marks);
+  }
+
+  /** A limb with all its joints, about its root. */
+  static Shift limbLarger(Landmark root, Landmark... rest) {
+    return (marks, amount) -> {
+      if (root.mirrored() == root) {
+        return marks
+            .point(root)
+            .map(fixed -> marks.moved(bothSides(rest), p -> scaled(p, fixed, amount)))
+            .orElse(marks);
+      }
+      return eachSide(
+          marks,
+          (m, side) -> {
+            Point fixed = m.require(side.of(root));
+            return m.moved(ofSide(side, rest), p -> scaled(p, fixed, amount));
+          },
+          root);
+    };
+  }
+
+  /**
+   * The upper part of a limb longer by the logarithm of a factor and the lower shorter by the same,
+   * each in its own direction; what comes after the end goes along.
+   */
+  static Shift halved(Landmark root, Landmark joint, Landmark end, Landmark... beyond) {
+    return (marks, amount) -> {
+      Marks moved = marks;
+      for (Side side : Side.values()) {
+        Landmark from = side.of(root);
+        Landmark bend = side.of(joint);
+        Landmark to = side.of(end);
+        if (marks.point(from).isEmpty()
+            || marks.point(bend).isEmpty()
+            || marks.point(to).isEmpty()) {
+          continue;
+        }
+        Point upper = marks.require(bend).minus(marks.require(from)).times(Math.exp(amount));
+        Point lower = marks.require(to).minus(marks.require(bend)).times(Math.exp(-amount));
+        Point newBend = marks.require(from).plus(upper);
+        Point step = newBend.plus(lower).minus(marks.require(to));
+        moved = moved.moved(List.of(bend), p -> newBend).moved(List.of(to), p -> p.plus(step));
+        for (Landmark after : beyond) {
+          // What lies in the middle goes half with either side.
+          double share = after.mirrored() == after ? 0.5 : 1;
+          moved = moved.moved(List.of(side.of(after)), p -> p.plus(step.times(share)));
+        }
+      }
+      return moved;
+    };
+  }
+
+  /** Both arms away from each other, each with its hand. */
+  static Shift armsAcross() {
+    Shift apart = apart(SHOULDER_L);
+    return (marks, amount) -> withArms(marks, apart.by(marks, amount));
+  }
+
+  /** Both arms down the picture, each with its hand. */
+  static Shift armsDown() {
+    Shift down = downThePicture(SHOULDER_L);
+    return (marks, amount) -> withArms(marks, down.by(marks, amount));
+  }
+
+  private static Marks withArms(Marks before, Marks after) {
+    Marks moved = after;
+    for (Side side : Side.values()) {
+      Landmark shoulder = side.of(SHOULDER_L);
+      if (before.point(shoulder).isPresent()) {
+        Point step = after.require(shoulder).minus(before.require(shoulder));
+        moved = moved.moved(ofSide(side, ARM), p -> p.plus(step));
+      }
+    }
+    return moved;
   }
 
   @FunctionalInterface
