@@ -128,7 +128,7 @@ class DrawBrowserTest extends BrowserTest {
   void theSectionsOfThePlanAreAKeyAway() {
     page.setViewportSize(1280, 800);
     page.navigate(url("/studies/" + study + "/plan"));
-    page.keyboard().press("Shift+Digit3");
+    page.keyboard().press("Shift+Digit4");
     assertThat(page.locator("h1")).hasText("Colours");
     requireAccessible("colours, empty");
     page.locator("#colour-name").fill("Scarf");
@@ -140,7 +140,7 @@ class DrawBrowserTest extends BrowserTest {
     assertThat(page.locator("#mixing")).containsText("40%");
     page.reload();
     assertThat(page.locator("#opacity")).hasValue("40");
-    page.keyboard().press("Shift+Digit2");
+    page.keyboard().press("Shift+Digit3");
     assertThat(page.locator("h1")).hasText("Brushes");
     requireAccessible("brushes");
     page.keyboard().press("5");

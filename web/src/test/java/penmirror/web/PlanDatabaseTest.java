@@ -20,6 +20,8 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader;
+import penmirror.core.raster.Picture;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;
@@ -146,12 +148,65 @@ class PlanDatabaseTest extends DatabaseTest {
   }
 
   @Test
+  void theCharacterIsCarriedOverAndItsGhostIsAsLargeAsTheCanvas() throws Exception {
+    String page = text(get(base + "/figure"));
+    assertThat(page).contains("As it is").contains("As it will be").contains("heads");
+    assertThat(page).contains("aria-pressed=\"true\"");
+    byte[] before = ghost("?height=300");
+    Picture seen = new PictureReader().open(before).picture();
+    assertThat(seen.heightPixels()).isEqualTo(300);
+    // As the character is, the ghost is the drawing itself; half way it is neither.
+    mvc.perform(post(base + "/figure").param("keep", "100").with(csrf()))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("Nothing moves.")));
+    byte[] own = ghost("?height=300");
+    assertThat(own).isNotEqualTo(before);
+    mvc.perform(post(base + "/figure").param("keep", "900").with(csrf()));
+    assertThat(ghost("?height=300")).isEqualTo(own);
+    mvc.perform(post(base + "/figure").param("keep", "0").with(csrf()));
+    assertThat(ghost("?height=300")).isEqualTo(before);
+    // One move left out changes it, and is kept.
+    String act =
+        between(page, "name=\"act\" value=\"", "\"><input\n        type=\"hidden\" name=\"on\"");
+    move(act, "false").andExpect(content().string(containsString("kept as you draw it")));
+    assertThat(text(get(base + "/figure"))).contains("aria-pressed=\"false\"");
+    assertThat(ghost("?height=300")).isNotEqualTo(before);
+    move(act, "false").andExpect(status().isOk());
+    move(act, "true").andExpect(status().isOk());
+    assertThat(ghost("?height=300")).isEqualTo(before);
+    move("no-such-act", "false").andExpect(status().isBadRequest());
+    mvc.perform(post(base).param("width", "900").param("height", "1200").with(csrf()));
+    Picture canvas = new PictureReader().open(ghost("")).picture();
+    assertThat(canvas.widthPixels()).isEqualTo(900);
+    assertThat(canvas.heightPixels()).isEqualTo(1200);
+    assertThat(canvas.hasTransparency()).isTrue();
+  }
+
+  private ResultActions move(String act, String on) throws Exception {
+    return mvc.perform(post(base + "/figure/moves").param("act", act).param("on", on).with(csrf()));
+  }
+
+  private byte[] ghost(String query) throws Exception {
+    return mvc.perform(get(base + "/ghost.png" + query))
+        .andExpect(status().isOk())
+        .andReturn()
+        .getResponse()
+        .getContentAsByteArray();
+  }
+
+  @Test
   void withoutACharacterThePageSaysWhatToDo() throws Exception {
     long other = studies.begin("Empty", "", "", "");
     mvc.perform(get("/studies/" + other + "/plan/colours"))
         .andExpect(status().isOk())
         .andExpect(content().string(containsString("Drop a drawing of your character")));
     mvc.perform(get("/studies/" + other + "/plan/colours.gpl")).andExpect(status().isOk());
+    mvc.perform(get("/studies/" + other + "/plan/figure"))
+        .andExpect(content().string(containsString("Drop a drawing of your character")));
+    mvc.perform(get("/studies/" + other + "/plan/ghost.png")).andExpect(status().isBadRequest());
+    intake.take(other, redraw(1).png(), Work.Role.CHARACTER, "Bastian", "", View.FRONT);
+    mvc.perform(get("/studies/" + other + "/plan/figure"))
+        .andExpect(content().string(containsString("not marked yet")));
   }
 
   @Test

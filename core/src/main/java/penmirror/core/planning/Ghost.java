@@ -20,26 +20,26 @@ import penmirror.core.geometry.Warp;
  */
 public final class Ghost {
   /** Cells along the longer side of the picture. */
-  private static final int CELLS = 200;
+  private static final int CELLS = 300;
 
-  private static final int STEPS = 20;
+  private static final int STEPS = 14;
 
   /** More steps, to bring every landmark quite there. */
-  private static final int MOST_STEPS = 44;
+  private static final int MOST_STEPS = 34;
 
   /** A landmark is there, in cells. */
   private static final double THERE = 0.005;
 
   /** Within so many cells a landmark pulls evenly. */
-  private static final double SOFT = 0.8;
+  private static final double SOFT = 1;
 
   private static final double NEARLY = 1e-9;
 
   /** Twice a triangle's area in squares of two cells. */
-  private static final double SLIVER = 0.08;
+  private static final double SLIVER = 0.03;
 
   /** Landmarks nearer than so many cells must not pass one another. */
-  private static final double NEIGHBOURS = 12;
+  private static final double NEIGHBOURS = 18;
 
   /** So much of the distance between neighbours must be left, on the same side. */
   private static final double LEAST_LEFT = 0.2;
@@ -141,7 +141,7 @@ public final class Ghost {
       Point will = goes.minus(targets.get(i));
       double squared = was.x() * was.x() + was.y() * was.y();
       double along = was.x() * will.x() + was.y() * will.y();
-      if (was.length() < near && along < LEAST_LEFT * squared) {
+      if (was.length() < near && along <= LEAST_LEFT * squared) {
         return false;
       }
     }
@@ -157,35 +157,37 @@ public final class Ghost {
     }
     boolean[] taken = new boolean[nodes.length];
     for (Point landmark : landmarks) {
-      int column = (int) Math.round(landmark.x() / cell);
-      int row = (int) Math.round(landmark.y() / cell);
-      if (column <= 0 || column >= columns || row <= 0 || row >= rows) {
+      int column = (int) Math.floor(landmark.x() / cell);
+      int row = (int) Math.floor(landmark.y() / cell);
+      if (column <= 0 || column >= columns - 1 || row <= 0 || row >= rows - 1) {
         continue;
       }
-      int node = row * across + column;
-      Point before = nodes[node];
-      nodes[node] = landmark;
-      if (taken[node] || !liesFlatAround(nodes, across, node)) {
-        nodes[node] = before;
-      } else {
-        taken[node] = true;
-      }
+      int corner = row * across + column;
+      IntStream.of(corner, corner + 1, corner + across, corner + across + 1)
+          .filter(node -> !taken[node])
+          .boxed()
+          .sorted(Comparator.comparingDouble(node -> nodes[node].distanceTo(landmark)))
+          .filter(node -> liesFlat(nodes, across, node, landmark))
+          .findFirst()
+          .ifPresent(
+              node -> {
+                nodes[node] = landmark;
+                taken[node] = true;
+              });
     }
     return nodes;
   }
 
-  /** With room to spare: a sliver would turn over at the first step. */
-  private static boolean liesFlatAround(Point[] nodes, int across, int node) {
+  /** Around a node once it is moved; with room to spare, as a sliver soon turns over. */
+  private static boolean liesFlat(Point[] nodes, int across, int node, Point moved) {
     int[] ring = {
       node + 1, node + across, node + across - 1, node - 1, node - across, node - across + 1
     };
     double whole = nodes[node + across].distanceTo(nodes[node - across]);
     for (int i = 0; i < ring.length; i++) {
-      Point a = nodes[node];
-      Point b = nodes[ring[i]];
-      Point c = nodes[ring[(i + 1) % ring.length]];
-      double area = (b.x() - a.x()) * (c.y() - a.y()) - (c.x() - a.x()) * (b.y() - a.y());
-      if (area < SLIVER * whole * whole) {
+      Point b = nodes[ring[i]].minus(moved);
+      Point c = nodes[ring[(i + 1) % ring.length]].minus(moved);
+      if (b.x() * c.y() - c.x() * b.y() < SLIVER * whole * whole) {
         return false;
       }
     }

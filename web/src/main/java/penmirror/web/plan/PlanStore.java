@@ -1,10 +1,12 @@
 package penmirror.web.plan;
 
 import static penmirror.web.storage.generated.Tables.PLAN_COLOUR;
+import static penmirror.web.storage.generated.Tables.PLAN_LEFT;
 import static penmirror.web.storage.generated.Tables.PLAN_SETTING;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.springframework.stereotype.Repository;
@@ -23,9 +25,14 @@ class PlanStore {
    * @param keepColoursPercent how much of the character's own colours stays, 0 to 100
    * @param layerOpacityPercent 1 to 100
    * @param pixelsPerInch of the canvas on paper
+   * @param keepFigurePercent how much of the character's own shape stays, −40 to 100
    */
-  record Settings(int keepColoursPercent, int layerOpacityPercent, double pixelsPerInch) {
-    static final Settings FIRST = new Settings(100, 100, 300);
+  record Settings(
+      int keepColoursPercent,
+      int layerOpacityPercent,
+      double pixelsPerInch,
+      int keepFigurePercent) {
+    static final Settings FIRST = new Settings(100, 100, 300, 0);
   }
 
   /**
@@ -43,7 +50,8 @@ class PlanStore {
                 new Settings(
                     row.getKeepColoursPercent(),
                     row.getLayerOpacityPercent(),
-                    row.getPixelsPerInch()))
+                    row.getPixelsPerInch(),
+                    row.getKeepFigurePercent()))
         .orElse(Settings.FIRST);
   }
 
@@ -57,6 +65,35 @@ class PlanStore {
 
   void pixelsPerInch(long studyId, double pixels) {
     set(studyId, PLAN_SETTING.PIXELS_PER_INCH, pixels);
+  }
+
+  void keepFigure(long studyId, int percent) {
+    set(studyId, PLAN_SETTING.KEEP_FIGURE_PERCENT, percent);
+  }
+
+  /** Keys of the acts that stay as the character has them. */
+  Set<String> left(long studyId) {
+    return database
+        .select(PLAN_LEFT.ACT)
+        .from(PLAN_LEFT)
+        .where(PLAN_LEFT.STUDY_ID.eq(studyId))
+        .fetchSet(PLAN_LEFT.ACT);
+  }
+
+  void leave(long studyId, String act) {
+    database
+        .insertInto(PLAN_LEFT)
+        .set(PLAN_LEFT.STUDY_ID, studyId)
+        .set(PLAN_LEFT.ACT, act)
+        .onConflictDoNothing()
+        .execute();
+  }
+
+  void take(long studyId, String act) {
+    database
+        .deleteFrom(PLAN_LEFT)
+        .where(PLAN_LEFT.STUDY_ID.eq(studyId), PLAN_LEFT.ACT.eq(act))
+        .execute();
   }
 
   private <T> void set(long studyId, Field<T> field, T value) {

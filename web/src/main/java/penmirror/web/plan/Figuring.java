@@ -1,0 +1,279 @@
+package penmirror.web.plan;
+
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.file.PngWriter;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.proportion.StatureConvention;
+import penmirror.core.planning.CarriedFigure;
+import penmirror.core.planning.Ghost;
+import penmirror.core.planning.GuidePlan;
+import penmirror.core.raster.Picture;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.Score;
+import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
+import penmirror.core.telling.FixWords;
+import penmirror.core.words.Wording;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
+import penmirror.web.opening.PictureOpener;
+import penmirror.web.sheets.Loaded;
+import penmirror.web.sheets.SheetMaker;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
+
+/** The character as it is and as it will be, and its drawing warped to draw over. */
+@Component
+class Figuring {
+  /** Of the figure's height. */
+  private static final double AIR = 0.12;
+
+  private final SheetMaker sheets;
+  private final PlanStore store;
+  private final PictureStore pictures;
+  private final PictureOpener opener;
+
+  Figuring(SheetMaker sheets, PlanStore store, PictureStore pictures, PictureOpener opener) {
+    this.sheets = sheets;
+    this.store = store;
+    this.pictures = pictures;
+    this.opener = opener;
+  }
+
+  /**
+   * One thing to change.
+   *
+   * @param act key of the act
+   * @param words such as "Lower both eyes 26 px", in pixels of the character's own drawing
+   * @param on whether it is done, rather than left as the character has it
+   * @param missed whether it cannot be brought there with all the others
+   */
+  record MoveRow(String act, String name, String words, String why, boolean on, boolean missed) {}
+
+  /**
+   * @param character the drawing that is carried over; empty where the study has none with marks
+   * @param near names of acts that need nothing
+   * @param box of the picture round the figure as it is and as it will be, as an SVG viewBox
+   * @param headsNow how tall it is in heads, and will be; empty where the figure is not whole
+   */
+  record Page(
+      Optional<Work> character,
+      boolean isMarked,
+      List<MoveRow> moves,
+      List<String> near,
+      int keepPercent,
+      String headsNow,
+      String headsThen,
+      String box,
+      String version) {}
+
+  Page page(Study study) {
+    Loaded loaded = sheets.load(study);
+    Optional<Work> character = character(loaded);
+    int keep = store.settings(study.id()).keepFigurePercent();
+    if (character.isEmpty() || marks(loaded, character.get()).headFrame().isEmpty()) {
+      return new Page(character, false, List.of(), List.of(), keep, "", "", "", "");
+    }
+    Set<String> left = store.left(study.id());
+    CarriedFigure figure = carried(study, loaded, character.get());
+    Score score = loaded.score(character.get());
+    List<MoveRow> moves = new ArrayList<>();
+    List<Act> told = new ArrayList<>();
+    for (Fix fix : score.fixes()) {
+      if (fix.act().readings().stream().anyMatch(figure.aims()::containsKey)) {
+        moves.add(row(fix, left, figure));
+        told.add(fix.act());
+      }
+    }
+    List<String> near =
+        figure.aims().keySet().stream()
+            .flatMap(measure -> Acts.of(measure).stream())
+            .distinct()
+            .filter(act -> !told.contains(act))
+            .map(ActWords::name)
+            .sorted()
+            .toList();
+    return new Page(
+        character,
+        true,
+        moves,
+        near,
+        keep,
+        heads(figure.own()),
+        heads(figure.targets()),
+        box(figure, character.get()),
+        Integer.toHexString(figure.targets().hashCode()));
+  }
+
+  private static MoveRow row(Fix fix, Set<String> left, CarriedFigure figure) {
+    return new MoveRow(
+        fix.act().key(),
+        ActWords.name(fix.act()),
+        FixWords.instruction(fix),
+        FixWords.why(fix),
+        !left.contains(fix.act().key()),
+        fix.act().readings().stream().anyMatch(figure.missed()::contains));
+  }
+
+  private static String heads(Marks marks) {
+    return StatureConvention.STRAIGHT_FROM_CROWN.measure().valueOf(marks).stream()
+        .mapToObj(heads -> Wording.number(heads, 2))
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Round both, with air for hair, hats and hands. */
+  private static String box(CarriedFigure figure, Work work) {
+    double left = work.widthPixels();
+    double top = work.heightPixels();
+    double right = 0;
+    double base = 0;
+    for (Marks marks : List.of(figure.own(), figure.targets())) {
+      for (Landmark landmark : marks.landmarks().keySet()) {
+        if (marks.point(landmark).isPresent()) {
+          Point at = marks.require(landmark);
+          left = Math.min(left, at.x());
+          top = Math.min(top, at.y());
+          right = Math.max(right, at.x());
+          base = Math.max(base, at.y());
+        }
+      }
+    }
+    double air = AIR * (base - top);
+    left = Math.max(0, left - air);
+    top = Math.max(0, top - air);
+    right = Math.min(work.widthPixels(), right + air);
+    base = Math.min(work.heightPixels(), base + air / 2);
+    return String.format(Locale.ROOT, "%.0f %.0f %.0f %.0f", left, top, right - left, base - top);
+  }
+
+  /** The first that is marked; a study may hold the same figure in several views. */
+  private static Optional<Work> character(Loaded loaded) {
+    List<Work> all = loaded.inRole(Work.Role.CHARACTER);
+    return all.stream()
+        .filter(work -> marks(loaded, work).headFrame().isPresent())
+        .findFirst()
+        .or(() -> all.stream().findFirst());
+  }
+
+  private static Marks marks(Loaded loaded, Work work) {
+    return loaded.evidence(work).marks().confirmed();
+  }
+
+  private CarriedFigure carried(Study study, Loaded loaded, Work character) {
+    StyleSheet sheet = loaded.sheet();
+    double keep = store.settings(study.id()).keepFigurePercent() / 100.0;
+    Set<String> left = store.left(study.id());
+    return CarriedFigure.of(
+        sheet, marks(loaded, character), measure -> isLeft(measure, left) ? 1 : keep);
+  }
+
+  private static boolean isLeft(Measure measure, Set<String> left) {
+    return Acts.of(measure).filter(act -> left.contains(act.key())).isPresent();
+  }
+
+  /** Whether one act is changed, or left as the character has it. */
+  @Transactional
+  public void change(Study study, String act, boolean on) {
+    if (Acts.byKey(act).isEmpty()) {
+      throw new RefusedException("fault.form.word", Texts.cut(act, 40));
+    }
+    if (on) {
+      store.take(study.id(), act);
+    } else {
+      store.leave(study.id(), act);
+    }
+  }
+
+  /** What lies outside the slider is held at its nearer end. */
+  @Transactional
+  public void keep(Study study, int percent) {
+    store.keepFigure(study.id(), Math.max(-40, Math.min(100, percent)));
+  }
+
+  /**
+   * The warped drawing so many pixels high.
+   *
+   * @throws RefusedException where there is no drawing to warp
+   */
+  byte[] ghost(Study study, int heightPixels) {
+    return drawn(
+        study,
+        (figure, picture, work) -> {
+          double scale = heightPixels / (double) work.heightPixels();
+          int width = (int) Math.max(1, Math.round(work.widthPixels() * scale));
+          // Whole blocks are averaged first, so that thin lines do not fall between the pixels.
+          Picture copy = picture.shrunk((int) Math.max(1, Math.floor(1 / scale)));
+          return Ghost.of(figure, work.widthPixels(), work.heightPixels())
+              .drawn(
+                  copy.toImage(),
+                  work.widthPixels(),
+                  new Ghost.Placed(scale, 0, 0),
+                  width,
+                  heightPixels);
+        });
+  }
+
+  /** The same as large as the canvas, crown and middle where the guide has them. */
+  byte[] ghostOnCanvas(Study study) {
+    GuidePlan plan = GuidePlan.of(sheets.sheetOf(study), study.canvas());
+    return drawn(
+        study,
+        (figure, picture, work) -> {
+          HeadFrame head = figure.targets().headFrame().orElseThrow();
+          double scale = plan.headPixels() / head.headPixels();
+          Ghost.Placed placed =
+              new Ghost.Placed(
+                  scale,
+                  plan.canvas().widthPixels() / 2.0 - scale * head.crown().x(),
+                  plan.crownPixels() - scale * head.crown().y());
+          return Ghost.of(figure, work.widthPixels(), work.heightPixels())
+              .drawn(
+                  picture.toImage(),
+                  work.widthPixels(),
+                  placed,
+                  plan.canvas().widthPixels(),
+                  plan.canvas().heightPixels());
+        });
+  }
+
+  @FunctionalInterface
+  private interface Drawn {
+    BufferedImage of(CarriedFigure figure, Picture picture, Work work);
+  }
+
+  private byte[] drawn(Study study, Drawn how) {
+    Loaded loaded = sheets.load(study);
+    Work work =
+        character(loaded)
+            .filter(of -> marks(loaded, of).headFrame().isPresent())
+            .orElseThrow(() -> new RefusedException("plan.ghost.none"));
+    CarriedFigure figure = carried(study, loaded, work);
+    try {
+      return opener.open(
+          pictures.file(work.pictureSha256()).bytes(),
+          opened -> PngWriter.write(how.of(figure, opened.picture(), work), Optional.empty()));
+    } catch (UnusablePictureException e) {
+      throw new RefusedException("plan.ghost.unusable", String.valueOf(e.getMessage()));
+    }
+  }
+
+  static String name(Study study) {
+    return String.format(Locale.ROOT, "ghost-%d.png", study.id());
+  }
+}
