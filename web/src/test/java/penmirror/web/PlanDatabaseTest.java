@@ -10,9 +10,14 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -192,6 +197,44 @@ class PlanDatabaseTest extends DatabaseTest {
         .andReturn()
         .getResponse()
         .getContentAsByteArray();
+  }
+
+  @Test
+  void everythingComesInOneZipThatOpensAgain() throws Exception {
+    mvc.perform(post(base).param("width", "600").param("height", "800").with(csrf()));
+    Map<String, byte[]> files = new HashMap<>();
+    byte[] zip =
+        mvc.perform(get(base + "/everything.zip"))
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+      for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        files.put(entry.getName(), in.readAllBytes());
+      }
+    }
+    assertThat(files)
+        .containsOnlyKeys(
+            "guide.svg",
+            "guide.png",
+            "guide.ora",
+            "guide.pdf",
+            "ghost.png",
+            "colours.gpl",
+            "credit.txt");
+    for (String picture : List.of("guide.png", "guide.ora", "ghost.png")) {
+      Picture opened = new PictureReader().open(files.get(picture)).picture();
+      assertThat(opened.widthPixels()).as(picture).isEqualTo(600);
+      assertThat(opened.heightPixels()).as(picture).isEqualTo(800);
+    }
+    assertThat(new String(files.get("guide.svg"), StandardCharsets.UTF_8))
+        .contains("width=\"600\" height=\"800\"");
+    assertThat(new String(files.get("credit.txt"), StandardCharsets.UTF_8))
+        .contains("Odile Marrow")
+        .contains("Used by kind leave");
+    String list = text(get(base + "/checklist"));
+    assertThat(list).contains("Eye line at ").contains("Outline ").contains("Skin");
   }
 
   @Test

@@ -11,12 +11,15 @@ import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Tones;
+import penmirror.core.format.PaletteFile;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.RoleTones;
 import penmirror.core.planning.ColourPlan;
+import penmirror.core.planning.ColourPlan.Carried;
 import penmirror.core.planning.ColourPlan.Own;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.RoleWords;
+import penmirror.core.words.Wording;
 import penmirror.web.evidence.RoleStore;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
@@ -30,6 +33,9 @@ import penmirror.web.studies.Work;
 class Colouring {
   private static final int LONGEST_NAME = 40;
   private static final int MOST_TYPED = 24;
+
+  /** Light, strip, shadow, highlight, line. */
+  private static final int TONES = 5;
 
   /** Of the figure; what was named or typed by hand has no measured area. */
   private static final double SHARE_UNKNOWN = 0.05;
@@ -184,6 +190,37 @@ class Colouring {
   public void set(Study study, int keepPercent, int opacityPercent) {
     store.keepColours(study.id(), Math.max(0, Math.min(100, keepPercent)));
     store.layerOpacity(study.id(), Math.max(1, Math.min(100, opacityPercent)));
+  }
+
+  /** For the palette of a painting program. */
+  String palette(Study study) {
+    Coloured coloured = of(study);
+    String name =
+        coloured.character().map(of -> of.title() + ", ").orElse("")
+            + Wording.text("plan.after", study.hand());
+    List<String> remarks = study.credit().isBlank() ? List.of() : List.of(study.credit());
+    return PaletteFile.gpl(name, TONES, remarks, named(coloured.plan().colours()));
+  }
+
+  private static List<PaletteFile.Named> named(List<Carried> colours) {
+    List<PaletteFile.Named> named = new ArrayList<>();
+    for (Carried of : colours) {
+      add(named, of, "light", Optional.of(of.light()));
+      add(named, of, "strip", of.strip());
+      add(named, of, "shadow", of.shadow());
+      add(named, of, "highlight", of.highlight());
+      add(named, of, "line", of.line());
+    }
+    return named;
+  }
+
+  private static void add(
+      List<PaletteFile.Named> named, Carried of, String tone, Optional<OkLab> colour) {
+    colour.ifPresent(
+        found ->
+            named.add(
+                new PaletteFile.Named(
+                    of.own().name() + ", " + Wording.text("tone." + tone), found.toEncodedSrgb())));
   }
 
   private static String name(String typed) {

@@ -1,8 +1,5 @@
 package penmirror.web.plan;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -10,10 +7,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import penmirror.core.colour.OkLab;
-import penmirror.core.format.PaletteFile;
-import penmirror.core.planning.ColourPlan.Carried;
-import penmirror.core.words.Wording;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
@@ -21,9 +14,6 @@ import penmirror.web.studies.Study;
 /** The character's colours in the style, and how to mix them. */
 @Controller
 class ColoursController {
-  /** Light, strip, shadow, highlight, line. */
-  private static final int TONES = 5;
-
   private final Colouring colouring;
   private final Rail rail;
 
@@ -72,41 +62,12 @@ class ColoursController {
   /** For the palette of a painting program. */
   @GetMapping("/studies/{studyId}/plan/colours.gpl")
   ResponseEntity<String> palette(Study study) {
-    Colouring.Coloured coloured = colouring.of(study);
-    String name =
-        coloured.character().map(of -> of.title() + ", ").orElse("")
-            + Wording.text("plan.after", study.hand());
-    List<String> remarks = new ArrayList<>();
-    if (!study.credit().isBlank()) {
-      remarks.add(study.credit());
-    }
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_TYPE, "text/plain;charset=UTF-8")
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             "attachment; filename=\"colours-" + study.id() + ".gpl\"")
-        .body(PaletteFile.gpl(name, TONES, remarks, named(coloured.plan().colours())));
-  }
-
-  private static List<PaletteFile.Named> named(List<Carried> colours) {
-    List<PaletteFile.Named> named = new ArrayList<>();
-    for (Carried of : colours) {
-      add(named, of, "light", Optional.of(of.light()));
-      add(named, of, "strip", of.strip());
-      add(named, of, "shadow", of.shadow());
-      add(named, of, "highlight", of.highlight());
-      add(named, of, "line", of.line());
-    }
-    return named;
-  }
-
-  private static void add(
-      List<PaletteFile.Named> named, Carried of, String tone, Optional<OkLab> colour) {
-    colour.ifPresent(
-        found ->
-            named.add(
-                new PaletteFile.Named(
-                    of.own().name() + ", " + Wording.text("tone." + tone), found.toEncodedSrgb())));
+        .body(colouring.palette(study));
   }
 
   private void fill(Model model, Study study, String layer) {

@@ -229,6 +229,11 @@ class Figuring {
         });
   }
 
+  boolean hasGhost(Study study) {
+    Loaded loaded = sheets.load(study);
+    return character(loaded).filter(of -> marks(loaded, of).headFrame().isPresent()).isPresent();
+  }
+
   /** The same as large as the canvas, crown and middle where the guide has them. */
   byte[] ghostOnCanvas(Study study) {
     GuidePlan plan = GuidePlan.of(sheets.sheetOf(study), study.canvas());
