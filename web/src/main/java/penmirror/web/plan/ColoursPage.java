@@ -184,7 +184,7 @@ record ColoursPage(
   }
 
   private static String give(Carried carried) {
-    boolean known = carried.source() != Source.KEPT && carried.giveLightness() > 0;
+    boolean known = carried.source() == Source.LAW && carried.giveLightness() > 0;
     return known ? Wording.number(Math.abs(Spoken.pickerStep(carried.giveLightness())), 0) : "";
   }
 

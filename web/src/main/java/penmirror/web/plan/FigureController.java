@@ -50,14 +50,21 @@ class FigureController {
 
   /**
    * @param height in pixels; as large as the canvas, and placed on it as the guide is, without one
+   * @param on the canvas, to lie under the guide, where it is said
    */
   @GetMapping("/studies/{studyId}/plan/ghost.png")
-  ResponseEntity<byte[]> ghost(Study study, @RequestParam Optional<Integer> height) {
+  ResponseEntity<byte[]> ghost(
+      Study study,
+      @RequestParam Optional<Integer> height,
+      @RequestParam(defaultValue = "") String on) {
     ResponseEntity.BodyBuilder answer =
         ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache());
     if (height.isPresent()) {
       int pixels = Math.max(1, Math.min(TALLEST_PIXELS, height.get()));
-      return answer.body(figuring.ghost(study, pixels));
+      return answer.body(
+          on.equals("canvas")
+              ? figuring.ghostOnCanvas(study, pixels)
+              : figuring.ghost(study, pixels));
     }
     return answer
         .header(

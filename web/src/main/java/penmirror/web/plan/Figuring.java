@@ -236,24 +236,31 @@ class Figuring {
 
   /** The same as large as the canvas, crown and middle where the guide has them. */
   byte[] ghostOnCanvas(Study study) {
+    return ghostOnCanvas(study, study.canvas().heightPixels());
+  }
+
+  /** The same on a smaller copy of the canvas, so many pixels high. */
+  byte[] ghostOnCanvas(Study study, int heightPixels) {
+    double small = heightPixels / (double) study.canvas().heightPixels();
     GuidePlan plan = GuidePlan.of(sheets.sheetOf(study), study.canvas());
     return drawn(
         study,
         (figure, picture, work) -> {
           HeadFrame head = figure.targets().headFrame().orElseThrow();
-          double scale = plan.headPixels() / head.headPixels();
+          double scale = small * plan.headPixels() / head.headPixels();
+          Picture copy = picture.shrunk((int) Math.max(1, Math.floor(1 / scale)));
           Ghost.Placed placed =
               new Ghost.Placed(
                   scale,
-                  plan.canvas().widthPixels() / 2.0 - scale * head.crown().x(),
-                  plan.crownPixels() - scale * head.crown().y());
+                  small * plan.canvas().widthPixels() / 2.0 - scale * head.crown().x(),
+                  small * plan.crownPixels() - scale * head.crown().y());
           return Ghost.of(figure, work.widthPixels(), work.heightPixels())
               .drawn(
-                  picture.toImage(),
+                  copy.toImage(),
                   work.widthPixels(),
                   placed,
-                  plan.canvas().widthPixels(),
-                  plan.canvas().heightPixels());
+                  (int) Math.max(1, Math.round(small * plan.canvas().widthPixels())),
+                  heightPixels);
         });
   }
 

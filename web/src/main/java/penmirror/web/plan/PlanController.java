@@ -30,9 +30,11 @@ import penmirror.web.studies.Study;
 @Controller
 class PlanController {
   private final Planning planning;
+  private final Figuring figuring;
   private final Rail rail;
 
-  PlanController(Planning planning, Rail rail) {
+  PlanController(Planning planning, Figuring figuring, Rail rail) {
+    this.figuring = figuring;
     this.planning = planning;
     this.rail = rail;
   }
@@ -51,10 +53,16 @@ class PlanController {
 
   /**
    * @param near head for a closer look at it
+   * @param ghost whether the character's drawing lies under the guide
    */
   @GetMapping("/studies/{studyId}/plan")
-  String page(Study study, @RequestParam(defaultValue = "") String near, Model model) {
+  String page(
+      Study study,
+      @RequestParam(defaultValue = "") String near,
+      @RequestParam Optional<String> ghost,
+      Model model) {
     GuidePlan plan = fill(model, study, Optional.empty());
+    model.addAttribute("ghost", ghost.isPresent() && figuring.hasGhost(study));
     if (near.equals("head")) {
       model.addAttribute("nearer", nearer(plan));
     }
@@ -127,6 +135,8 @@ class PlanController {
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("plan", plan);
     model.addAttribute("nearer", "");
+    model.addAttribute("ghost", false);
+    model.addAttribute("hasGhost", figuring.hasGhost(study));
     Planning.Beside beside = planning.beside(study);
     model.addAttribute("improvised", beside.improvised());
     model.addAttribute("waysOut", beside.waysOut());
