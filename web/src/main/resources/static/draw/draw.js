@@ -2,6 +2,7 @@
 
 import { takeRedraws } from '../layout/redrawn.js';
 import { headers, lettersOn, typing } from '../layout/studio.js';
+import { Clock } from './clock.js';
 import { Waiting } from './waiting.js';
 
 /** Other windows' ticks are looked for so often, milliseconds. */
@@ -54,6 +55,13 @@ const show = () => {
   });
   const soFar = document.getElementById('so-far');
   if (soFar) soFar.textContent = `${done} / ${ticks().length}`;
+  // The stage at hand in the list says the same.
+  const small = document.querySelector('.stages [aria-current] small');
+  if (small) small.textContent = small.textContent.replace(/^\d+/, String(done));
+  const full = document.querySelector('.stages [aria-current] .full');
+  const high = ticks().length ? 16 * done / ticks().length : 0;
+  full?.setAttribute('y', String(17 - high));
+  full?.setAttribute('height', String(high));
 };
 
 /** @param {!HTMLElement} tick */
@@ -139,8 +147,41 @@ const step = (by) => {
 /** The part at hand is in sight where the row of parts is longer than the screen. */
 const bringIntoSight = () => document.querySelector('.parts [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
 
+const clock = new Clock({
+  now: () => Date.now(),
+  load: () => localStorage.getItem(`${store}-clock`),
+  save: (value) => (value === null ? localStorage.removeItem(`${store}-clock`) : localStorage.setItem(`${store}-clock`, value)),
+});
+
+/** The clock says how long it runs, and once it is long, that a break would be good. */
+const showClock = () => {
+  const button = document.getElementById('clock');
+  if (!button) return;
+  const running = clock.isRunning();
+  const words = /** @type {!HTMLElement} */ (document.getElementById('hours')).dataset;
+  button.setAttribute('aria-pressed', String(running));
+  button.textContent = running ? button.dataset.stop : button.dataset.start;
+  const says = clock.isLong() ? words.hint : words.running.replace('{0}', String(clock.minutes()));
+  const line = document.getElementById('clock-says');
+  if (line.textContent !== (running ? says : '')) line.textContent = running ? says : '';
+};
+
+document.addEventListener('click', (event) => {
+  const button = /** @type {!Element} */ (event.target).closest('#clock');
+  if (!button) return;
+  if (!clock.isRunning()) {
+    clock.start();
+    showClock();
+    return;
+  }
+  const field = /** @type {!HTMLInputElement} */ (document.getElementById('minutes'));
+  field.value = String(Number(field.value) + clock.stop());
+  field.form.requestSubmit();
+});
+
 document.body.addEventListener('htmx:afterSwap', () => {
   show();
+  showClock();
   bringIntoSight();
 });
 
@@ -157,6 +198,8 @@ const look = async () => {
 };
 
 setInterval(look, LOOK);
+setInterval(showClock, LOOK);
+showClock();
 window.addEventListener('online', () => waiting.send());
 show();
 bringIntoSight();

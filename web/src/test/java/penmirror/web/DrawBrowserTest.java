@@ -96,6 +96,7 @@ class DrawBrowserTest extends BrowserTest {
     page.keyboard().press("t");
     page.keyboard().press("2");
     assertTicked(page.locator("[data-tick]").nth(1), true);
+    assertThat(page.locator(".stages [aria-current] small")).containsText("1 of ");
     assertThat(page).hasURL(Pattern.compile("/draw"));
     page.keyboard().press("ArrowRight");
     assertThat(page.locator(".parts [aria-current]")).hasText("Brows");
@@ -122,6 +123,27 @@ class DrawBrowserTest extends BrowserTest {
                 "document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
         .isEqualTo(true);
     assertThat(tick(page, "Apron knot lower")).isVisible();
+  }
+
+  /** Started, it goes on over a reload; stopped, the minute begun is kept with its stage. */
+  @Test
+  void theClockIsOffUntilStarted() {
+    page.navigate(url("/studies/" + study + "/draw"));
+    Locator clock = page.locator("#clock");
+    assertThat(clock).hasText("Start the clock");
+    assertThat(page.locator("#clock-says")).isEmpty();
+    clock.click();
+    assertThat(page.locator("#clock-says")).hasText("0 min running");
+    page.reload();
+    assertThat(clock).hasText("Stop the clock");
+    clock.click();
+    assertThat(page.locator("#minutes")).hasValue("1");
+    assertThat(clock).hasText("Start the clock");
+    page.locator(".order summary").click();
+    page.locator(".order button[aria-label='Line later']").click();
+    assertThat(page.locator(".stages a b").nth(1)).hasText("Flats");
+    page.locator(".order summary").click();
+    requireAccessible("draw with the order open");
   }
 
   @Test

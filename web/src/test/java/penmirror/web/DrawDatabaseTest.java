@@ -12,7 +12,9 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -142,6 +144,53 @@ class DrawDatabaseTest extends DatabaseTest {
     send("[" + (tick("a", true, 1) + ",").repeat(500) + tick("a", true, 1) + "]")
         .andExpect(status().isBadRequest());
     assertThat(page("")).contains("Eye line at ");
+  }
+
+  private ResultActions form(String to, String... parameters) throws Exception {
+    var request = post(base + to).with(csrf());
+    for (int i = 0; i < parameters.length; i += 2) {
+      request.param(parameters[i], parameters[i + 1]);
+    }
+    return mvc.perform(request);
+  }
+
+  /** In the order of the list on the page. */
+  private List<String> stages() throws Exception {
+    return Pattern.compile("href=\"[^\"]*draw\\?stage=(\\w+)\"")
+        .matcher(page(""))
+        .results()
+        .map(found -> found.group(1))
+        .distinct()
+        .toList();
+  }
+
+  @Test
+  void theOrderIsTheUsersAndWhatIsLeftOutIsGone() throws Exception {
+    assertThat(stages()).containsExactly("sketch", "line", "flats", "shade", "effects");
+    form("/order", "stage", "line", "how", "later").andExpect(redirectedUrl(base));
+    form("/order", "stage", "effects", "how", "out").andExpect(redirectedUrl(base));
+    assertThat(stages()).containsExactly("sketch", "flats", "line", "shade");
+    // What is left out cannot be gone to; it is taken up where it was.
+    assertThat(page("?stage=effects")).contains("While you sketch");
+    form("/order", "stage", "effects", "how", "in");
+    assertThat(stages()).containsExactly("sketch", "flats", "line", "shade", "effects");
+    form("/order", "stage", "line", "how", "sideways").andExpect(status().isBadRequest());
+    form("/order", "stage", "tea", "how", "out").andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void minutesAreTypedAndAddUpOverDrawings() throws Exception {
+    form("/time", "stage", "line", "minutes", "95").andExpect(redirectedUrl(base));
+    assertThat(page("?stage=line")).contains("1 h 35").contains("value=\"95\"");
+    // Typed anew it is what was typed last.
+    form("/time", "stage", "line", "minutes", "70");
+    mvc.perform(post(base + "/anew").with(csrf()));
+    form("/time", "stage", "line", "minutes", " 50 ");
+    assertThat(page("")).contains("Over all drawings:").contains("Line 2 h 00");
+    for (String wrong : List.of("an hour", "-1", "1e9", "")) {
+      form("/time", "stage", "line", "minutes", wrong).andExpect(status().isBadRequest());
+    }
+    assertThat(page("")).contains("Line 2 h 00");
   }
 
   @Test

@@ -233,6 +233,16 @@ class PlanDatabaseTest extends DatabaseTest {
     assertThat(new String(files.get("credit.txt"), StandardCharsets.UTF_8))
         .contains("Odile Marrow")
         .contains("Used by kind leave");
+    try (ZipInputStream layers =
+        new ZipInputStream(new ByteArrayInputStream(files.get("guide.ora")))) {
+      String stack = "";
+      for (ZipEntry entry = layers.getNextEntry(); entry != null; entry = layers.getNextEntry()) {
+        if (entry.getName().equals("stack.xml")) {
+          stack = new String(layers.readAllBytes(), StandardCharsets.UTF_8);
+        }
+      }
+      assertThat(stack).contains("name=\"ghost\"").contains("name=\"features\"");
+    }
     String list = text(get(base + "/checklist"));
     assertThat(list).contains("Eye line at ").contains("Outline ").contains("Skin");
   }

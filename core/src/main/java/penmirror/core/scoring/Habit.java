@@ -15,24 +15,28 @@ import penmirror.core.statistics.Sample;
  *
  * @param measure the reading that tells it
  * @param z median over the attempts that miss, in tolerances, signed
+ * @param weight of the act in a score
  * @param times how many of the attempts miss it to that side, 2 or more
  * @param of how many attempts it was read on
  */
-public record Habit(Act act, Measure measure, double z, int times, int of) {
+public record Habit(Act act, Measure measure, double z, double weight, int times, int of) {
 
   /** Older attempts say how one drew then. */
   public static final int MOST_ATTEMPTS = 4;
 
   private static final int FEWEST_TIMES = 2;
 
+  /** Farther off, in tolerances, it costs no more. */
+  private static final double FAR_OFF = 4;
+
   /** More often than not. */
   private static final double MOSTLY = 0.5;
 
   /** An attempt's lead reading of an act, and how far off it is. */
-  private record Seen(Act act, Measure measure, double z) {}
+  private record Seen(Act act, Measure measure, double z, double weight) {}
 
   /**
-   * Those of the newest attempts, the one farthest off and most often first; one an act.
+   * Those of the newest attempts, what costs most first; one an act.
    *
    * @param attempts oldest first
    */
@@ -49,15 +53,21 @@ public record Habit(Act act, Measure measure, double z, int times, int of) {
     }
     return byAct.values().stream()
         .flatMap(seen -> habit(seen).stream())
-        .sorted(Comparator.comparingDouble(habit -> -Math.abs(habit.z()) * habit.times()))
+        .sorted(Comparator.comparingDouble(Habit::order))
         .toList();
+  }
+
+  /** What matters, is far off and happens often comes first. */
+  private double order() {
+    return -weight * Math.min(FAR_OFF, Math.abs(z)) * times;
   }
 
   /** The reading farthest off, or that which leads the act where all lie inside. */
   private static Optional<Seen> seen(ActScore act) {
     return act.worst()
         .or(() -> act.rules().stream().filter(rule -> rule.z().isPresent()).findFirst())
-        .flatMap(rule -> rule.z().map(z -> new Seen(act.act(), rule.rule().measure(), z)));
+        .flatMap(
+            rule -> rule.z().map(z -> new Seen(act.act(), rule.rule().measure(), z, act.weight())));
   }
 
   private static Optional<Habit> habit(List<Seen> seen) {
@@ -69,6 +79,7 @@ public record Habit(Act act, Measure measure, double z, int times, int of) {
     }
     Seen last = side.get(side.size() - 1);
     double z = Sample.of(side.stream().mapToDouble(Seen::z).toArray()).median();
-    return Optional.of(new Habit(last.act(), last.measure(), z, side.size(), seen.size()));
+    return Optional.of(
+        new Habit(last.act(), last.measure(), z, last.weight(), side.size(), seen.size()));
   }
 }

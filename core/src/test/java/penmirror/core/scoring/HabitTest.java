@@ -77,12 +77,13 @@ class HabitTest {
   }
 
   @Test
-  void theOneFarthestOffAndMostOftenComesFirst() {
+  void whatMattersAndIsFarOffComesFirst() {
     List<Habit> habits = Habit.of(List.of(attempt(4), attempt(4)));
-    assertThat(habits).isNotEmpty();
-    List<Double> sizes = new ArrayList<>();
-    habits.forEach(habit -> sizes.add(-Math.abs(habit.z()) * habit.times()));
-    assertThat(sizes).isSorted();
+    assertThat(habits).hasSizeGreaterThan(1);
+    List<Double> costs = new ArrayList<>();
+    habits.forEach(
+        habit -> costs.add(-habit.weight() * Math.min(4, Math.abs(habit.z())) * habit.times()));
+    assertThat(costs).isSorted();
     assertThat(Habit.of(List.of())).isEmpty();
   }
 }

@@ -272,7 +272,7 @@ class JudgementTest {
     }
   }
 
-  /** The first three attempts of every chain have the same slips, less and less of them. */
+  /** Eyes too large and too high were planted in the first attempts of every chain. */
   @ParameterizedTest
   @MethodSource("hands")
   void whatWasSpoiltAgainAndAgainIsAHabit(DemoScores.Hand hand) {
@@ -281,10 +281,9 @@ class JudgementTest {
             hand.attempts().subList(0, 3).stream()
                 .map(attempt -> hand.scorer().score(attempt.evidence()))
                 .toList());
-    assertThat(habits).hasSizeGreaterThanOrEqualTo(3);
-    assertThat(habits.subList(0, 3))
-        .extracting(habit -> habit.act().key())
-        .allMatch(act -> SPOILT.contains(act) || FOLLOWS.contains(act))
-        .anyMatch(SPOILT::contains);
+    List<String> first = habits.stream().limit(6).map(habit -> habit.act().key()).toList();
+    assertThat(first).contains("eye-size", "eye-height");
+    assertThat(first.stream().filter(act -> SPOILT.contains(act) || FOLLOWS.contains(act)))
+        .hasSizeGreaterThanOrEqualTo(3);
   }
 }

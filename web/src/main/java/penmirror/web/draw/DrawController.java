@@ -20,9 +20,11 @@ import penmirror.web.studies.Study;
 @Controller
 class DrawController {
   private final Drawing drawing;
+  private final Hours hours;
   private final Rail rail;
 
-  DrawController(Drawing drawing, Rail rail) {
+  DrawController(Drawing drawing, Hours hours, Rail rail) {
+    this.hours = hours;
     this.drawing = drawing;
     this.rail = rail;
   }
@@ -57,12 +59,28 @@ class DrawController {
     return "redirect:/studies/" + study.id() + "/draw";
   }
 
+  /** Earlier, later, left out, taken up again. */
+  @PostMapping("/studies/{studyId}/draw/order")
+  String order(Study study, @RequestParam String stage, @RequestParam String how) {
+    hours.change(study, stage(stage), how);
+    return "redirect:/studies/" + study.id() + "/draw";
+  }
+
+  @PostMapping("/studies/{studyId}/draw/time")
+  String took(Study study, @RequestParam String stage, @RequestParam String minutes) {
+    hours.took(study, stage(stage), minutes);
+    return "redirect:/studies/" + study.id() + "/draw";
+  }
+
+  private static DrawingStage stage(String word) {
+    return DrawingStage.ofWord(word)
+        .orElseThrow(() -> new RefusedException("fault.form.word", Texts.cut(word, 40)));
+  }
+
   /** Put off on another page; says when it comes back. */
   @PostMapping("/studies/{studyId}/draw/later")
   String later(Study study, @RequestParam String stage, @RequestParam String text, Model model) {
-    DrawingStage when =
-        DrawingStage.ofWord(stage)
-            .orElseThrow(() -> new RefusedException("fault.form.word", Texts.cut(stage, 40)));
+    DrawingStage when = stage(stage);
     drawing.later(study, when, text);
     model.addAttribute("study", study);
     model.addAttribute("stage", when.word());

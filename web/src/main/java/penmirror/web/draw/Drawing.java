@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -15,6 +16,7 @@ import penmirror.core.planning.BrushTable;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.scoring.Habit;
 import penmirror.core.style.DrawingStage;
+import penmirror.core.style.StageOrder;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.Checklist;
 import penmirror.core.telling.HabitWords;
@@ -45,8 +47,16 @@ class Drawing {
   private final OwnItems ownItems;
   private final Showing showing;
   private final Clock clock;
+  private final Hours hours;
 
-  Drawing(SittingStore store, SheetMaker sheets, OwnItems ownItems, Showing showing, Clock clock) {
+  Drawing(
+      SittingStore store,
+      SheetMaker sheets,
+      OwnItems ownItems,
+      Showing showing,
+      Hours hours,
+      Clock clock) {
+    this.hours = hours;
     this.clock = clock;
     this.store = store;
     this.sheets = sheets;
@@ -82,8 +92,13 @@ class Drawing {
    */
   record NoteLine(String key, String stage, String text) {}
 
-  /** A stage of the list with how much of it is ticked. */
-  record StageLine(String stage, boolean here, int ticked, int of) {}
+  /**
+   * A stage of the list with how much of it is ticked.
+   *
+   * @param took how long it took in this drawing, in words; empty where nobody said
+   * @param minutes the same as a number
+   */
+  record StageLine(String stage, boolean here, int ticked, int of, String took, int minutes) {}
 
   /**
    * @param why the word in message keys
@@ -104,7 +119,12 @@ class Drawing {
       List<Showing.Shown> shown,
       List<PartFigures.Figure> figures,
       List<HabitLine> habits,
-      List<NoteLine> notes) {}
+      List<NoteLine> notes,
+      List<OrderLine> order,
+      List<Hours.Took> overAll) {}
+
+  /** A stage of the order, done or left out. */
+  record OrderLine(String stage, boolean done) {}
 
   /** What the hand does again and again. */
   record HabitLine(String miss, String times) {}
@@ -116,7 +136,9 @@ class Drawing {
   @Transactional
   public Page page(Study study, Optional<DrawingStage> stage, Optional<Part> part) {
     SittingStore.Sitting before = store.newest(study.id());
-    DrawingStage now = stage.orElse(before.stage());
+    StageOrder order = hours.order(study);
+    DrawingStage wanted = stage.orElse(before.stage());
+    DrawingStage now = order.done().contains(wanted) ? wanted : order.done().get(0);
     Part drawn = part.orElse(before.part());
     if (now != before.stage() || drawn != before.part()) {
       store.atHand(before.id(), now, drawn);
@@ -130,10 +152,19 @@ class Drawing {
         new ArrayList<>(Checklist.of(sheet, plan, brushes, ownItems.of(study)).items());
     List<TickLine> all = new ArrayList<>();
     List<StageLine> stages = new ArrayList<>();
-    for (DrawingStage each : DrawingStage.values()) {
+    Map<DrawingStage, Integer> minutes = hours.minutes(before.id());
+    for (DrawingStage each : order.done()) {
       List<TickLine> lines = lines(each, items, notes, ticked);
       int done = (int) lines.stream().filter(TickLine::ticked).count();
-      stages.add(new StageLine(each.word(), each == now, done, lines.size()));
+      int took = minutes.getOrDefault(each, 0);
+      stages.add(
+          new StageLine(
+              each.word(),
+              each == now,
+              done,
+              lines.size(),
+              took == 0 ? "" : Hours.told(took),
+              took));
       if (each == now) {
         all.addAll(lines);
       }
@@ -147,7 +178,11 @@ class Drawing {
         showing.of(study, drawn),
         PartFigures.of(sheet, plan, brushes, drawn),
         habits(study, drawn),
-        notes.stream().filter(note -> note.stage().isEmpty()).map(Drawing::line).toList());
+        notes.stream().filter(note -> note.stage().isEmpty()).map(Drawing::line).toList(),
+        order.stages().stream()
+            .map(each -> new OrderLine(each.word(), !order.leftOut().contains(each)))
+            .toList(),
+        hours.overAll());
   }
 
   /** Of the part at hand; where there is none, of the whole. */

@@ -14,6 +14,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
+import penmirror.core.drawing.Item;
 import penmirror.core.drawing.OpenRasterWriter;
 import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
@@ -89,7 +90,7 @@ class Exporting {
     Map<String, byte[]> files = new LinkedHashMap<>();
     files.put("guide.svg", SvgWriter.write(scene).getBytes(StandardCharsets.UTF_8));
     files.put("guide.png", PngWriter.write(SceneImage.of(scene), Optional.of(resolution)));
-    files.put("guide.ora", OpenRasterWriter.write(scene));
+    files.put("guide.ora", OpenRasterWriter.write(layered(study)));
     files.put("guide.pdf", PdfWriter.write(scene, resolution.pixelsPerInch()));
     if (figuring.hasGhost(study)) {
       files.put("ghost.png", figuring.ghostOnCanvas(study));
@@ -107,6 +108,26 @@ class Exporting {
       throw new UncheckedIOException("A zip could not be written into memory.", e);
     }
     return bytes.toByteArray();
+  }
+
+  /** The guide's layers, and the ghost under them where there is one. */
+  Scene layered(Study study) {
+    Scene guide = planning.guide(study);
+    if (!figuring.hasGhost(study)) {
+      return guide;
+    }
+    Item ghost =
+        new Item.Shown(
+            figuring.ghostOnCanvas(study),
+            "image/png",
+            0,
+            0,
+            guide.widthPixels(),
+            guide.heightPixels());
+    List<Scene.Layer> layers = new ArrayList<>(List.of(new Scene.Layer("ghost", List.of(ghost))));
+    layers.addAll(guide.layers());
+    return new Scene(
+        guide.widthPixels(), guide.heightPixels(), guide.title(), guide.description(), layers);
   }
 
   private String credit(Study study) {

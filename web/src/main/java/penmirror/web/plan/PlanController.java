@@ -12,7 +12,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import penmirror.core.drawing.OpenRasterWriter;
 import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.SceneImage;
 import penmirror.core.drawing.SvgWriter;
@@ -102,13 +101,6 @@ class PlanController {
   ResponseEntity<byte[]> guideAsPicture(Study study) {
     byte[] png = PngWriter.write(SceneImage.of(planning.guide(study)), Optional.empty());
     return file(study, "png", MediaType.IMAGE_PNG).body(png);
-  }
-
-  /** As layers of the canvas's size, for painting programs. */
-  @GetMapping("/studies/{studyId}/plan/guide.ora")
-  ResponseEntity<byte[]> guideInLayers(Study study) {
-    return file(study, "ora", MediaType.parseMediaType("image/openraster"))
-        .body(OpenRasterWriter.write(planning.guide(study)));
   }
 
   /** To be printed at full size and laid under the paper. */
