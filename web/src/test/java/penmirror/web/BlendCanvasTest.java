@@ -2,12 +2,15 @@ package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import penmirror.core.colour.EncodedSrgb;
@@ -104,9 +107,22 @@ class BlendCanvasTest {
             Math.abs(255 * ours.blue() - seen[4 * at + 2])));
   }
 
+  private static Playwright playwright;
+  private static Browser browser;
+
+  @BeforeAll
+  static void openTheBrowser() {
+    playwright = BrowserTest.startPlaywright();
+    browser = BrowserTest.launch(playwright);
+  }
+
+  @AfterAll
+  static void closeTheBrowser() {
+    playwright.close();
+  }
+
   private static int[] painted(BlendMode mode, List<Pair> pairs) {
-    try (Playwright playwright = BrowserTest.startPlaywright();
-        Page page = BrowserTest.launch(playwright).newPage()) {
+    try (Page page = browser.newPage()) {
       Object data =
           page.evaluate(
               PAINT,

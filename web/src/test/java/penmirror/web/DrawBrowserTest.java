@@ -144,6 +144,9 @@ class DrawBrowserTest extends BrowserTest {
     assertThat(page.locator(".stages a b").nth(1)).hasText("Flats");
     page.locator(".order summary").click();
     requireAccessible("draw with the order open");
+    page.locator("a[href$=drill]").click();
+    assertThat(page.locator("h1")).hasText("Colour by eye");
+    requireAccessible("drill without colours");
   }
 
   @Test

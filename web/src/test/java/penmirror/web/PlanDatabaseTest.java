@@ -13,8 +13,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -245,6 +247,65 @@ class PlanDatabaseTest extends DatabaseTest {
     }
     String list = text(get(base + "/checklist"));
     assertThat(list).contains("Eye line at ").contains("Outline ").contains("Skin");
+  }
+
+  /** Every colour once before any comes again, and which way each was off. */
+  @Test
+  void aColourIsMatchedByEye() throws Exception {
+    String drill = "/studies/" + study + "/drill";
+    Set<String> asked = new HashSet<>();
+    for (int i = 0; i < 5; i++) {
+      String page = text(get(drill));
+      assertThat(page).contains((i + 1) + " of 12");
+      asked.add(between(page, "name=\"asked\" value=\"", "\">\n    <label"));
+      match("#CDBB98", "40", "20", "95").andExpect(redirectedUrl(drill + "?answered=1"));
+    }
+    assertThat(asked).hasSize(5);
+    String answered = text(get(drill + "?answered=1"));
+    assertThat(answered).contains("Too light").contains("Off by ").contains("Your last twelve");
+    // What is typed beyond a picker's ends is held there.
+    match("#FFFFFF", "9000", "-5", "1000").andExpect(status().is3xxRedirection());
+    assertThat(text(get(drill + "?answered=1"))).contains("Nobody would see a difference.");
+    match("paper", "1", "1", "1").andExpect(status().isBadRequest());
+    match("#CDBB98", "red", "1", "1").andExpect(status().isBadRequest());
+    long empty = studies.begin("Empty", "", "", "");
+    mvc.perform(get("/studies/" + empty + "/drill"))
+        .andExpect(content().string(containsString("No colours of works are known yet")));
+  }
+
+  private ResultActions match(String asked, String hue, String saturation, String brightness)
+      throws Exception {
+    return mvc.perform(
+        post("/studies/" + study + "/drill")
+            .param("asked", asked)
+            .param("hue", hue)
+            .param("saturation", saturation)
+            .param("brightness", brightness)
+            .with(csrf()));
+  }
+
+  /** Rules set by hand that contradict each other break nothing: what can be met is, and told. */
+  @Test
+  void rulesThatContradictEachOtherAreToldAndNothingBreaks() throws Exception {
+    band("eye.line", "0.97", "0.99");
+    band("mouth.line", "0.2", "0.22");
+    band("nose.base", "0.4", "0.41");
+    band("stature.heads", "1.2", "1.3");
+    for (String section : List.of("", "/figure", "/brushes", "/colours", "/checklist")) {
+      assertThat(text(get(base + section))).as(section).contains("</html>");
+    }
+    assertThat(new PictureReader().open(ghost("?height=200")).picture().heightPixels())
+        .isEqualTo(200);
+    assertThat(text(get("/studies/" + study + "/draw"))).contains("Eye line at ");
+  }
+
+  private void band(String measure, String low, String high) throws Exception {
+    mvc.perform(
+            post("/studies/" + study + "/rules/" + measure + "/band")
+                .param("low", low)
+                .param("high", high)
+                .with(csrf()))
+        .andExpect(status().is3xxRedirection());
   }
 
   @Test

@@ -27,4 +27,17 @@ public record PickerColour(double hueDegrees, double saturationPercent, double b
     double hue = (60 * sector + 360) % 360;
     return new PickerColour(hue, most == 0 ? 0 : 100 * span / most, 100 * most);
   }
+
+  /** Back again, by the same source. */
+  public EncodedSrgb toEncodedSrgb() {
+    double brightness = brightnessPercent / 100;
+    double span = brightness * saturationPercent / 100;
+    return new EncodedSrgb(
+        channel(brightness, span, 5), channel(brightness, span, 3), channel(brightness, span, 1));
+  }
+
+  private double channel(double brightness, double span, int offset) {
+    double k = (offset + hueDegrees / 60) % 6;
+    return brightness - span * Math.max(0, Math.min(Math.min(k, 4 - k), 1));
+  }
 }

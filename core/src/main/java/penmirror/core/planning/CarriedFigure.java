@@ -33,6 +33,11 @@ public record CarriedFigure(
   /** Each round brings every measure there in turn; what one moves another brings back. */
   private static final int MOST_ROUNDS = 60;
 
+  private static final int FIRST_ROUNDS = 8;
+
+  /** A round that leaves more than this share of what was left helps no more. */
+  private static final double HARDLY = 0.995;
+
   /** On the measure's scale: a ten-thousandth, or as much of a degree. */
   private static final double REACHED = 1e-5;
 
@@ -99,6 +104,7 @@ public record CarriedFigure(
 
   private static Marks solved(Marks own, List<Goal> goals) {
     Marks marks = own;
+    double before = Double.POSITIVE_INFINITY;
     for (int round = 0; round < MOST_ROUNDS; round++) {
       for (Goal goal : goals) {
         Solution solution = MoveSolver.solve(goal.move(), marks, goal.scaled());
@@ -107,9 +113,13 @@ public record CarriedFigure(
         }
       }
       Marks now = marks;
-      if (goals.stream().allMatch(goal -> goal.off(now) < REACHED)) {
+      double left = goals.stream().mapToDouble(goal -> goal.off(now)).sum();
+      // Rules that contradict each other pull to and fro for ever.
+      boolean comesNoNearer = round >= FIRST_ROUNDS && left > HARDLY * before;
+      if (comesNoNearer || goals.stream().allMatch(goal -> goal.off(now) < REACHED)) {
         break;
       }
+      before = left;
     }
     return marks;
   }

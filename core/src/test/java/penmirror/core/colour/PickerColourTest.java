@@ -30,4 +30,15 @@ class PickerColourTest {
     assertThat(PickerColour.of(EncodedSrgb.fromHex("#000000")))
         .isEqualTo(new PickerColour(0, 0, 0));
   }
+
+  /** Every picked colour comes back as itself. */
+  @Test
+  void goesThereAndBack() {
+    Random random = new Random(12);
+    for (int i = 0; i < 500; i++) {
+      EncodedSrgb colour = EncodedSrgb.fromRgb(random.nextInt());
+      assertThat(PickerColour.of(colour).toEncodedSrgb().hex()).isEqualTo(colour.hex());
+    }
+    assertThat(new PickerColour(360, 100, 100).toEncodedSrgb().hex()).isEqualTo("#FF0000");
+  }
 }
