@@ -67,7 +67,7 @@ class Colouring {
     Loaded loaded = sheets.load(study);
     PlanStore.Settings settings = store.settings(study.id());
     List<PlanStore.SaidColour> said = store.colours(study.id());
-    Optional<Work> character = character(loaded);
+    Optional<Work> character = loaded.character(work -> !read(loaded, work).isEmpty());
     List<Own> own = new ArrayList<>();
     character.ifPresent(work -> own.addAll(found(loaded, work, said)));
     List<String> typed = new ArrayList<>();
@@ -85,15 +85,6 @@ class Colouring {
     StyleSheet sheet = loaded.sheet();
     ColourPlan plan = ColourPlan.of(sheet, own, settings.keepColoursPercent() / 100.0);
     return new Coloured(sheet, character, typed, plan, settings);
-  }
-
-  /** The first whose colours are known; a study may hold the same figure in several views. */
-  private Optional<Work> character(Loaded loaded) {
-    List<Work> all = loaded.inRole(Work.Role.CHARACTER);
-    return all.stream()
-        .filter(work -> !read(loaded, work).isEmpty())
-        .findFirst()
-        .or(() -> all.stream().findFirst());
   }
 
   private static List<RoleTones> read(Loaded loaded, Work work) {

@@ -1,12 +1,13 @@
 package penmirror.web.plan;
 
+import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import penmirror.core.drawing.OpenRasterWriter;
+import org.springframework.web.bind.annotation.RequestParam;
 import penmirror.web.studies.Study;
 
 /** A plan taken away: as files, and on one page to print. */
@@ -18,24 +19,50 @@ class ExportController {
     this.exporting = exporting;
   }
 
-  @GetMapping("/studies/{studyId}/plan/everything.zip")
-  ResponseEntity<byte[]> everything(Study study) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("application/zip"))
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"plan-" + study.id() + ".zip\"")
-        .body(exporting.everything(study));
+  /** To be looked at, or taken away where a download is asked for. */
+  @GetMapping("/studies/{studyId}/plan/guide.svg")
+  ResponseEntity<byte[]> guide(Study study, @RequestParam Optional<String> download) {
+    MediaType type = MediaType.parseMediaType("image/svg+xml;charset=UTF-8");
+    ResponseEntity.BodyBuilder answer =
+        download.isPresent()
+            ? file(study, "guide", "svg", type)
+            : ResponseEntity.ok().contentType(type);
+    return answer.body(exporting.svg(study));
+  }
+
+  /** With transparency, to be laid over a drawing. */
+  @GetMapping("/studies/{studyId}/plan/guide.png")
+  ResponseEntity<byte[]> guideAsPicture(Study study) {
+    return file(study, "guide", "png", MediaType.IMAGE_PNG).body(exporting.png(study));
+  }
+
+  /** To be printed at full size and laid under the paper. */
+  @GetMapping("/studies/{studyId}/plan/guide.pdf")
+  ResponseEntity<byte[]> guideOnPaper(Study study, @RequestParam Optional<String> perInch) {
+    return file(study, "guide", "pdf", MediaType.APPLICATION_PDF)
+        .body(exporting.pdf(study, perInch.map(BrushesController::resolution)));
   }
 
   /** As layers of the canvas's size, for painting programs. */
   @GetMapping("/studies/{studyId}/plan/guide.ora")
-  ResponseEntity<byte[]> layers(Study study) {
+  ResponseEntity<byte[]> guideInLayers(Study study) {
+    return file(study, "guide", "ora", MediaType.parseMediaType("image/openraster"))
+        .body(exporting.layers(study));
+  }
+
+  @GetMapping("/studies/{studyId}/plan/everything.zip")
+  ResponseEntity<byte[]> everything(Study study) {
+    return file(study, "plan", "zip", MediaType.parseMediaType("application/zip"))
+        .body(exporting.everything(study));
+  }
+
+  private static ResponseEntity.BodyBuilder file(
+      Study study, String name, String ending, MediaType type) {
     return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("image/openraster"))
+        .contentType(type)
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"guide-" + study.id() + ".ora\"")
-        .body(OpenRasterWriter.write(exporting.layered(study)));
+            "attachment; filename=\"" + name + "-" + study.id() + "." + ending + "\"");
   }
 
   @GetMapping("/studies/{studyId}/plan/checklist")

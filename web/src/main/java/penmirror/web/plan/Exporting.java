@@ -85,13 +85,11 @@ class Exporting {
 
   /** Guide and ghost in every form, the palette, and whom to credit. */
   byte[] everything(Study study) {
-    Scene scene = planning.guide(study);
-    Resolution resolution = new Resolution(planning.pixelsPerInch(study));
     Map<String, byte[]> files = new LinkedHashMap<>();
-    files.put("guide.svg", SvgWriter.write(scene).getBytes(StandardCharsets.UTF_8));
-    files.put("guide.png", PngWriter.write(SceneImage.of(scene), Optional.of(resolution)));
-    files.put("guide.ora", OpenRasterWriter.write(layered(study)));
-    files.put("guide.pdf", PdfWriter.write(scene, resolution.pixelsPerInch()));
+    files.put("guide.svg", svg(study));
+    files.put("guide.png", png(study));
+    files.put("guide.ora", layers(study));
+    files.put("guide.pdf", pdf(study, Optional.empty()));
     if (figuring.hasGhost(study)) {
       files.put("ghost.png", figuring.ghostOnCanvas(study));
     }
@@ -110,8 +108,33 @@ class Exporting {
     return bytes.toByteArray();
   }
 
+  byte[] svg(Study study) {
+    return SvgWriter.write(planning.guide(study)).getBytes(StandardCharsets.UTF_8);
+  }
+
+  /** With how large it is on paper. */
+  byte[] png(Study study) {
+    return PngWriter.write(SceneImage.of(planning.guide(study)), Optional.of(onPaper(study)));
+  }
+
+  /**
+   * @param asked how large it is on paper; as it was set where it is not asked for
+   */
+  byte[] pdf(Study study, Optional<Resolution> asked) {
+    Resolution resolution = asked.orElseGet(() -> onPaper(study));
+    return PdfWriter.write(planning.guide(study), resolution.pixelsPerInch());
+  }
+
+  byte[] layers(Study study) {
+    return OpenRasterWriter.write(layered(study));
+  }
+
+  private Resolution onPaper(Study study) {
+    return new Resolution(planning.pixelsPerInch(study));
+  }
+
   /** The guide's layers, and the ghost under them where there is one. */
-  Scene layered(Study study) {
+  private Scene layered(Study study) {
     Scene guide = planning.guide(study);
     if (!figuring.hasGhost(study)) {
       return guide;

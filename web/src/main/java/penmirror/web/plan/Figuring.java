@@ -86,7 +86,7 @@ class Figuring {
     Loaded loaded = sheets.load(study);
     Optional<Work> character = character(loaded);
     int keep = store.settings(study.id()).keepFigurePercent();
-    if (character.isEmpty() || marks(loaded, character.get()).headFrame().isEmpty()) {
+    if (character.isEmpty() || !isMarked(loaded, character.get())) {
       return new Page(character, false, List.of(), List.of(), keep, "", "", "", "");
     }
     Set<String> left = store.left(study.id());
@@ -162,13 +162,13 @@ class Figuring {
     return String.format(Locale.ROOT, "%.0f %.0f %.0f %.0f", left, top, right - left, base - top);
   }
 
-  /** The first that is marked; a study may hold the same figure in several views. */
   private static Optional<Work> character(Loaded loaded) {
-    List<Work> all = loaded.inRole(Work.Role.CHARACTER);
-    return all.stream()
-        .filter(work -> marks(loaded, work).headFrame().isPresent())
-        .findFirst()
-        .or(() -> all.stream().findFirst());
+    return loaded.character(work -> isMarked(loaded, work));
+  }
+
+  /** Whether there is a head to carry over. */
+  private static boolean isMarked(Loaded loaded, Work work) {
+    return marks(loaded, work).headFrame().isPresent();
   }
 
   private static Marks marks(Loaded loaded, Work work) {
@@ -231,7 +231,7 @@ class Figuring {
 
   boolean hasGhost(Study study) {
     Loaded loaded = sheets.load(study);
-    return character(loaded).filter(of -> marks(loaded, of).headFrame().isPresent()).isPresent();
+    return character(loaded).filter(of -> isMarked(loaded, of)).isPresent();
   }
 
   /** The same as large as the canvas, crown and middle where the guide has them. */
@@ -273,7 +273,7 @@ class Figuring {
     Loaded loaded = sheets.load(study);
     Work work =
         character(loaded)
-            .filter(of -> marks(loaded, of).headFrame().isPresent())
+            .filter(of -> isMarked(loaded, of))
             .orElseThrow(() -> new RefusedException("plan.ghost.none"));
     CarriedFigure figure = carried(study, loaded, work);
     try {

@@ -3,19 +3,12 @@ package penmirror.web.plan;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Locale;
 import java.util.Optional;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import penmirror.core.drawing.PdfWriter;
-import penmirror.core.drawing.SceneImage;
-import penmirror.core.drawing.SvgWriter;
-import penmirror.core.file.PngWriter;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Line;
@@ -83,43 +76,6 @@ class PlanController {
       fill(model, study, Optional.of(String.valueOf(e.getMessage())));
       return "plan/page";
     }
-  }
-
-  @GetMapping("/studies/{studyId}/plan/guide.svg")
-  ResponseEntity<String> guide(Study study, @RequestParam Optional<String> download) {
-    ResponseEntity.BodyBuilder answer =
-        ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "image/svg+xml;charset=UTF-8");
-    if (download.isPresent()) {
-      answer.header(
-          HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guide-" + study.id() + ".svg\"");
-    }
-    return answer.body(SvgWriter.write(planning.guide(study)));
-  }
-
-  /** With transparency, to be laid over a drawing. */
-  @GetMapping("/studies/{studyId}/plan/guide.png")
-  ResponseEntity<byte[]> guideAsPicture(Study study) {
-    byte[] png = PngWriter.write(SceneImage.of(planning.guide(study)), Optional.empty());
-    return file(study, "png", MediaType.IMAGE_PNG).body(png);
-  }
-
-  /** To be printed at full size and laid under the paper. */
-  @GetMapping("/studies/{studyId}/plan/guide.pdf")
-  ResponseEntity<byte[]> guideOnPaper(Study study, @RequestParam Optional<String> perInch) {
-    double pixelsPerInch =
-        perInch
-            .map(typed -> BrushesController.resolution(typed).pixelsPerInch())
-            .orElseGet(() -> planning.pixelsPerInch(study));
-    return file(study, "pdf", MediaType.APPLICATION_PDF)
-        .body(PdfWriter.write(planning.guide(study), pixelsPerInch));
-  }
-
-  private static ResponseEntity.BodyBuilder file(Study study, String ending, MediaType type) {
-    return ResponseEntity.ok()
-        .contentType(type)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"guide-" + study.id() + "." + ending + "\"");
   }
 
   private GuidePlan fill(Model model, Study study, Optional<String> fault) {

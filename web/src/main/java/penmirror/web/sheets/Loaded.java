@@ -76,6 +76,15 @@ public final class Loaded {
     return works.stream().filter(work -> work.role() == role).toList();
   }
 
+  /**
+   * The user's own character to be redrawn: of several drawings of it, such as in several views,
+   * the first of which enough is known, else the first.
+   */
+  public Optional<Work> character(Predicate<Work> isKnown) {
+    List<Work> all = inRole(Work.Role.CHARACTER);
+    return all.stream().filter(isKnown).findFirst().or(() -> all.stream().findFirst());
+  }
+
   /** Its newest marks, and what its pixels told. */
   public Evidence evidence(Work work) {
     Evidence known = evidence.get(work.id());
