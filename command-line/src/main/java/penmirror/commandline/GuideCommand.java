@@ -15,6 +15,7 @@ import penmirror.core.drawing.SvgWriter;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.Resolution;
 import penmirror.core.planning.GuideDrawing;
+import penmirror.core.planning.GuideFigure;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.style.StyleSheet;
@@ -69,7 +70,9 @@ final class GuideCommand implements Callable<Integer> {
     }
     Canvas size = canvas();
     StyleSheet sheet = Inputs.style(style);
-    Scene scene = GuideDrawing.of(GuidePlan.of(sheet, size));
+    GuidePlan plan = GuidePlan.of(sheet, size);
+    Scene scene =
+        GuideDrawing.of(plan, GuideFigure.standing(sheet, plan, Optional.empty()), List.of());
     Inputs.write(
         output,
         switch (ending) {

@@ -73,6 +73,99 @@ public record Outline(Point start, List<Piece> pieces, boolean isClosed) {
     return outlines;
   }
 
+  /** Handles of a quarter ellipse, of its half axis. */
+  private static final double ROUND = 0.5523;
+
+  /**
+   * An ellipse.
+   *
+   * @param wide half its width, and high half its height, both above 0
+   */
+  public static Outline oval(Point middle, double wide, double high) {
+    double w = ROUND * wide;
+    double h = ROUND * high;
+    double x = middle.x();
+    double y = middle.y();
+    return bends(
+        new Point(x + wide, y),
+        new Point(x + wide, y + h),
+        new Point(x + w, y + high),
+        new Point(x, y + high),
+        new Point(x - w, y + high),
+        new Point(x - wide, y + h),
+        new Point(x - wide, y),
+        new Point(x - wide, y - h),
+        new Point(x - w, y - high),
+        new Point(x, y - high),
+        new Point(x + w, y - high),
+        new Point(x + wide, y - h),
+        new Point(x + wide, y));
+  }
+
+  /**
+   * A smooth line through all points (Catmull and Rom's), which ends where they end.
+   *
+   * @param points two at least
+   */
+  public static Outline through(List<Point> points) {
+    List<Piece> pieces = new ArrayList<>();
+    int last = points.size() - 1;
+    for (int i = 0; i < last; i++) {
+      pieces.add(
+          smooth(
+              points.get(Math.max(0, i - 1)),
+              points.get(i),
+              points.get(i + 1),
+              points.get(Math.min(last, i + 2))));
+    }
+    return new Outline(points.get(0), pieces, false);
+  }
+
+  /**
+   * The same, round and back to the first.
+   *
+   * @param points three at least
+   */
+  public static Outline round(List<Point> points) {
+    List<Piece> pieces = new ArrayList<>();
+    int all = points.size();
+    for (int i = 0; i < all; i++) {
+      pieces.add(
+          smooth(
+              points.get((i + all - 1) % all),
+              points.get(i),
+              points.get((i + 1) % all),
+              points.get((i + 2) % all)));
+    }
+    return new Outline(points.get(0), pieces, true);
+  }
+
+  private static Bend smooth(Point before, Point from, Point to, Point after) {
+    return new Bend(
+        from.plus(to.minus(before).times(1 / 6.0)), to.minus(after.minus(from).times(1 / 6.0)), to);
+  }
+
+  /** This outline and on along another, which begins where this ends, and back to the start. */
+  public Outline closedBy(Outline other) {
+    List<Piece> both = new ArrayList<>(pieces);
+    both.addAll(other.pieces);
+    return new Outline(start, both, true);
+  }
+
+  /** The same line, the other way round. */
+  public Outline reversed() {
+    List<Piece> back = new ArrayList<>();
+    for (int i = pieces.size() - 1; i >= 0; i--) {
+      Point from = i == 0 ? start : pieces.get(i - 1).to();
+      back.add(
+          pieces.get(i) instanceof Bend bend
+              ? new Bend(bend.second(), bend.first(), from)
+              : new Straight(from));
+    }
+    Point end = pieces.isEmpty() ? start : pieces.get(pieces.size() - 1).to();
+    return new Outline(end, back, isClosed);
+  }
+
   /**
    * A closed outline of bends.
    *

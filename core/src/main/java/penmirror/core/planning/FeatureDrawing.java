@@ -81,29 +81,32 @@ final class FeatureDrawing {
     double above = opening.get() * GuideDrawing.ABOVE_CORNERS;
     for (int side : new int[] {-1, 1}) {
       Point centre = new Point(axis + side * (eyes.gapPixels() + eyes.widthPixels()) / 2, y);
-      features.lashPixels().ifPresent(lash -> items.add(lash(centre, eyes, side, above + lash)));
+      features.lashPixels().ifPresent(lash -> items.add(lash(centre, eyes, side, above, lash)));
       Point middle = centre.plus(new Point(0, opening.get() / 2 - above));
       features.iris().ifPresent(iris -> iris(items, middle, iris));
       features.brow().ifPresent(brow -> items.add(brow(centre, brow, side, above)));
     }
   }
 
-  /** The upper edge of the lash block, from corner to corner. */
-  private Item lash(Point centre, Eyes eyes, int side, double rise) {
+  /** The lash block: from the upper lid of the opening to its own upper edge. */
+  private Item lash(Point centre, Eyes eyes, int side, double above, double lash) {
     double half = eyes.widthPixels() / 2;
     double turn = -side * eyes.tiltDegrees();
-    Point from = centre.plus(new Point(-half, 0)).turnedAbout(centre, turn);
-    Point to = centre.plus(new Point(half, 0)).turnedAbout(centre, turn);
-    Point up = new Point(0, -HANDLES * rise);
-    Point toward = to.minus(from).times(0.22);
-    return dashed(Outline.bends(from, from.plus(toward).plus(up), to.minus(toward).plus(up), to));
+    double peak = half * (2 * eyes.peakShare() - 1);
+    return fine(
+        EyeShape.lash(
+            GuideDrawing.placed(centre, turn, side, -half, 0),
+            GuideDrawing.placed(centre, turn, side, peak, -above - lash),
+            GuideDrawing.placed(centre, turn, side, peak, -above),
+            GuideDrawing.placed(centre, turn, side, half, 0)));
   }
 
   private void iris(List<Item> items, Point middle, Iris iris) {
     double wide = iris.widthPixels() / 2;
     double high = wide * iris.heightOverWidth();
-    items.add(fine(oval(middle, wide, high)));
-    iris.pupilShare().ifPresent(share -> items.add(fine(oval(middle, wide * share, high * share))));
+    items.add(fine(Outline.oval(middle, wide, high)));
+    iris.pupilShare()
+        .ifPresent(share -> items.add(fine(Outline.oval(middle, wide * share, high * share))));
   }
 
   private Item brow(Point eye, Brow brow, int side, double above) {
@@ -115,11 +118,15 @@ final class FeatureDrawing {
     Point along = outer.minus(inner);
     Point up = new Point(0, -HANDLES * brow.archShare() * brow.lengthPixels());
     return fine(
-        Outline.bends(
+        bend(
             inner,
             inner.plus(along.times(1 / 3.0)).plus(up),
             outer.minus(along.times(1 / 3.0)).plus(up),
             outer));
+  }
+
+  private static Outline bend(Point from, Point first, Point second, Point to) {
+    return new Outline(from, List.of(new Outline.Bend(first, second, to)), false);
   }
 
   /** Its top and its base, as ticks across the axis. */
@@ -138,7 +145,7 @@ final class FeatureDrawing {
       double x = axis + side * half;
       items.add(
           fine(
-              Outline.bends(
+              bend(
                   new Point(x, top),
                   new Point(x + side * out, top),
                   new Point(x + side * out, base),
@@ -162,14 +169,12 @@ final class FeatureDrawing {
     Point aside = new Point(ROUND * half, 0);
     items.add(
         dashed(
-            Outline.bends(
+            new Outline(
                 left,
-                left.plus(up),
-                over.minus(aside),
-                over,
-                over.plus(aside),
-                right.plus(up),
-                right)));
+                List.of(
+                    new Outline.Bend(left.plus(up), over.minus(aside), over),
+                    new Outline.Bend(over.plus(aside), right.plus(up), right)),
+                false)));
   }
 
   /** A width of the trunk, as ticks at its ends. */
@@ -187,27 +192,6 @@ final class FeatureDrawing {
       double x = axis + side * half;
       items.add(fine(Outline.line(x, y - arm, x, y + arm)));
     }
-  }
-
-  private static Outline oval(Point middle, double wide, double high) {
-    double w = ROUND * wide;
-    double h = ROUND * high;
-    double x = middle.x();
-    double y = middle.y();
-    return Outline.bends(
-        new Point(x + wide, y),
-        new Point(x + wide, y + h),
-        new Point(x + w, y + high),
-        new Point(x, y + high),
-        new Point(x - w, y + high),
-        new Point(x - wide, y + h),
-        new Point(x - wide, y),
-        new Point(x - wide, y - h),
-        new Point(x - w, y - high),
-        new Point(x, y - high),
-        new Point(x + w, y - high),
-        new Point(x + wide, y - h),
-        new Point(x + wide, y));
   }
 
   private Item fine(Outline outline) {

@@ -1,7 +1,6 @@
 package penmirror.core.planning;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import penmirror.core.drawing.Item;
@@ -9,7 +8,10 @@ import penmirror.core.drawing.Item.Anchor;
 import penmirror.core.drawing.Outline;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.Scene.Layer;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
+import penmirror.core.planning.GuideFigure.Stance;
 import penmirror.core.planning.GuidePlan.Eyes;
 import penmirror.core.planning.GuidePlan.Jaw;
 import penmirror.core.planning.GuidePlan.Kind;
@@ -28,16 +30,21 @@ public final class GuideDrawing {
   /** A small head on a large sheet takes finer lines, of the head's height. */
   private static final double FINEST = 0.004;
 
+  /** How dark a zone is: several over each other must leave the lines seen. */
+  private static final double ZONE = 0.16;
+
   /** How much of an opening lies above the line of its corners; common practice. */
   static final double ABOVE_CORNERS = 0.55;
 
   private final GuidePlan plan;
+  private final Optional<GuideFigure> figure;
   private final double axis;
   private final double hair;
   private final double textPixels;
 
-  private GuideDrawing(GuidePlan plan) {
+  private GuideDrawing(GuidePlan plan, Optional<GuideFigure> figure) {
     this.plan = plan;
+    this.figure = figure;
     axis = plan.canvas().widthPixels() / 2.0;
     // Fine at any canvas size: a thousandth of the longer side, never under a pixel.
     hair =
@@ -67,26 +74,31 @@ public final class GuideDrawing {
   /** The bytes of a small picture, which stand inside the file: a guide links to nothing. */
   public record SmallCopy(byte[] bytes, String mediaType, int widthPixels, int heightPixels) {}
 
+  /** The lines and the head alone. */
   public static Scene of(GuidePlan plan) {
-    return of(plan, List.of());
+    return new GuideDrawing(plan, Optional.empty()).scene(List.of());
   }
 
   /**
    * @param beside is drawn along the left edge, upward from the ground
    */
-  public static Scene of(GuidePlan plan, List<Beside> beside) {
-    return new GuideDrawing(plan).scene(beside);
+  public static Scene of(GuidePlan plan, GuideFigure figure, List<Beside> beside) {
+    return new GuideDrawing(plan, Optional.of(figure)).scene(beside);
   }
 
   private Scene scene(List<Beside> beside) {
     List<Layer> layers = new ArrayList<>();
-    layers.add(new Layer("bands", bands()));
-    layers.add(new Layer("head-grid", grid()));
     int height = plan.canvas().heightPixels();
-    layers.add(new Layer("axis", List.of(line(axis, 0, axis, height, BLUE, hair))));
-    layers.add(new Layer("lines", featureLines()));
-    layers.add(new Layer("face", face()));
-    layers.add(new Layer("features", FeatureDrawing.of(plan, fine())));
+    if (figure.filter(f -> f.stance() == Stance.POSED).isPresent()) {
+      pose(layers, figure.get().marks());
+    } else {
+      layers.add(new Layer("bands", bands()));
+      layers.add(new Layer("zones", zones()));
+      layers.add(new Layer("head-grid", grid(plan.crownPixels(), plan.headPixels())));
+      layers.add(new Layer("axis", List.of(line(axis, 0, axis, height, BLUE, hair))));
+      layers.add(new Layer("lines", featureLines(plan.lines())));
+      head(layers);
+    }
     if (!beside.isEmpty()) {
       layers.add(new Layer("beside", beside(beside)));
     }
@@ -100,6 +112,53 @@ public final class GuideDrawing {
         Wording.text("guide.title", plan.styleName()),
         caution,
         layers);
+  }
+
+  /** By the rules as seen from the front, or as the works turn it. */
+  private void head(List<Layer> layers) {
+    if (figure.filter(f -> f.stance() == Stance.TURNED).isPresent()) {
+      layers.add(new Layer("head", FigureOutline.head(figure.get().marks(), fine())));
+      return;
+    }
+    layers.add(new Layer("face", face()));
+    layers.add(new Layer("features", FeatureDrawing.of(plan, fine())));
+    if (figure.isPresent() && plan.heads().isPresent()) {
+      layers.add(new Layer("body", FigureOutline.body(figure.get().marks(), fine())));
+    }
+  }
+
+  /** Heads are counted from its crown; of the lines only the ground is level in any pose. */
+  private void pose(List<Layer> layers, Marks marks) {
+    HeadFrame head = marks.headFrame().orElseThrow();
+    layers.add(new Layer("head-grid", grid(head.crown().y(), head.headPixels())));
+    layers.add(
+        new Layer(
+            "lines",
+            featureLines(plan.lines().stream().filter(l -> l.kind() == Kind.GROUND).toList())));
+    Point up = head.at(0, -0.1);
+    Point down = head.at(0, 1.1);
+    layers.add(new Layer("axis", List.of(line(up.x(), up.y(), down.x(), down.y(), BLUE, fine()))));
+    layers.add(new Layer("head", FigureOutline.head(marks, fine())));
+    layers.add(new Layer("body", FigureOutline.body(marks, fine())));
+  }
+
+  /** Where the works have each landmark of the head: the smaller, the surer. */
+  private List<Item> zones() {
+    double least = 2 * fine();
+    return figure.stream()
+        .flatMap(f -> f.zones().stream())
+        .<Item>map(
+            zone ->
+                new Item.Fill(
+                    List.of(
+                        Outline.oval(
+                            zone.middle(),
+                            Math.max(least, zone.rightPixels()),
+                            Math.max(least, zone.downPixels()))),
+                    BLUE,
+                    ZONE,
+                    false))
+        .toList();
   }
 
   private List<Item> bands() {
@@ -120,11 +179,11 @@ public final class GuideDrawing {
     return bands;
   }
 
-  private List<Item> grid() {
+  private List<Item> grid(double crown, double headPixels) {
     List<Item> grid = new ArrayList<>();
     double bottom = plan.canvas().heightPixels();
-    for (int head = 0; plan.crownPixels() + head * plan.headPixels() < bottom; head++) {
-      double y = plan.crownPixels() + head * plan.headPixels();
+    for (int head = 0; crown + head * headPixels < bottom; head++) {
+      double y = crown + head * headPixels;
       Outline across = Outline.line(0, y, plan.canvas().widthPixels(), y);
       grid.add(new Item.Stroke(across, BLUE, hair * 0.8, List.of(hair, 4 * hair)));
       grid.add(words(4 * hair, y - 3 * hair, Integer.toString(head), Anchor.START));
@@ -132,10 +191,10 @@ public final class GuideDrawing {
     return grid;
   }
 
-  private List<Item> featureLines() {
+  private List<Item> featureLines(List<Line> lines) {
     List<Item> items = new ArrayList<>();
     double lowestText = Double.NEGATIVE_INFINITY;
-    for (Line line : plan.lines()) {
+    for (Line line : lines) {
       boolean solid =
           line.kind() == Kind.CROWN || line.kind() == Kind.CHIN || line.kind() == Kind.GROUND;
       items.add(
@@ -241,27 +300,16 @@ public final class GuideDrawing {
     // From the inner (0) to the outer corner (1), so outward from the axis.
     double peak = half * (2 * eyes.peakShare() - 1);
     double dip = half * (2 * eyes.dipShare() - 1);
-    Point[] level = {
-      new Point(-half, 0),
-      new Point(-half + 0.35 * (peak + half), -above),
-      new Point(peak - 0.5 * (peak + half), -above),
-      new Point(peak, -above),
-      new Point(peak + 0.5 * (half - peak), -above),
-      new Point(half - 0.2 * (half - peak), -0.5 * above),
-      new Point(half, 0),
-      new Point(half - 0.2 * (half - dip), 0.6 * below),
-      new Point(dip + 0.5 * (half - dip), below),
-      new Point(dip, below),
-      new Point(dip - 0.5 * (dip + half), below),
-      new Point(-half + 0.2 * (dip + half), 0.6 * below),
-      new Point(-half, 0)
-    };
-    for (int i = 0; i < level.length; i++) {
-      Point outward = new Point(side * level[i].x(), level[i].y());
-      level[i] = centre.plus(outward).turnedAbout(centre, turn);
-    }
-    Point[] rest = Arrays.copyOfRange(level, 1, level.length);
-    return Outline.bends(level[0], rest);
+    return EyeShape.opening(
+        placed(centre, turn, side, -half, 0),
+        placed(centre, turn, side, dip, below),
+        placed(centre, turn, side, half, 0),
+        placed(centre, turn, side, peak, -above));
+  }
+
+  /** A point beside an eye's middle, outward from the axis, with the eye's tilt. */
+  static Point placed(Point centre, double turn, int side, double outward, double down) {
+    return centre.plus(new Point(side * outward, down)).turnedAbout(centre, turn);
   }
 
   private List<Item> cross(double x, double y) {

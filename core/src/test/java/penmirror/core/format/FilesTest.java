@@ -22,6 +22,7 @@ import penmirror.core.measure.Evidence;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.RoleTones;
 import penmirror.core.planning.GuideDrawing;
+import penmirror.core.planning.GuideFigure;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.reading.PixelReader;
 import penmirror.core.scoring.Scorer;
@@ -185,6 +186,7 @@ class FilesTest {
         SvgWriter.write(
             GuideDrawing.of(
                 plan,
+                GuideFigure.standing(sheet(), plan, Optional.empty()),
                 List.of(
                     GuideDrawing.Beside.helper("Arm pose", "own photo", copy),
                     GuideDrawing.Beside.helper("Brass", "", copy),

@@ -20,6 +20,7 @@ import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.SceneImage;
 import penmirror.core.drawing.SvgWriter;
+import penmirror.core.figure.View;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.Resolution;
 import penmirror.core.planning.BrushTable;
@@ -35,6 +36,7 @@ import penmirror.web.studies.Study;
 @Component
 class Exporting {
   private final Planning planning;
+  private final Posing posing;
   private final Figuring figuring;
   private final Colouring colouring;
   private final OwnItems ownItems;
@@ -43,12 +45,14 @@ class Exporting {
 
   Exporting(
       Planning planning,
+      Posing posing,
       Figuring figuring,
       Colouring colouring,
       OwnItems ownItems,
       SheetMaker sheets,
       MessageSource messages) {
     this.planning = planning;
+    this.posing = posing;
     this.figuring = figuring;
     this.colouring = colouring;
     this.ownItems = ownItems;
@@ -86,10 +90,16 @@ class Exporting {
   /** Guide and ghost in every form, the palette, and whom to credit. */
   byte[] everything(Study study) {
     Map<String, byte[]> files = new LinkedHashMap<>();
-    files.put("guide.svg", svg(study));
-    files.put("guide.png", png(study));
-    files.put("guide.ora", layers(study));
-    files.put("guide.pdf", pdf(study, Optional.empty()));
+    files.put("guide.svg", svg(study, GuideAsked.FRONT));
+    files.put("guide.png", png(study, GuideAsked.FRONT));
+    files.put("guide.ora", layers(study, GuideAsked.FRONT));
+    files.put("guide.pdf", pdf(study, GuideAsked.FRONT, Optional.empty()));
+    for (Posing.Side side : posing.sides(study)) {
+      GuideAsked turned = GuideAsked.turned(side.of());
+      if (side.of() != View.FRONT) {
+        files.put(turned.fileWord() + ".svg", svg(study, turned));
+      }
+    }
     if (figuring.hasGhost(study)) {
       files.put("ghost.png", figuring.ghostOnCanvas(study));
     }
@@ -108,35 +118,36 @@ class Exporting {
     return bytes.toByteArray();
   }
 
-  byte[] svg(Study study) {
-    return SvgWriter.write(planning.guide(study)).getBytes(StandardCharsets.UTF_8);
+  byte[] svg(Study study, GuideAsked asked) {
+    return SvgWriter.write(planning.guide(study, asked)).getBytes(StandardCharsets.UTF_8);
   }
 
   /** With how large it is on paper. */
-  byte[] png(Study study) {
-    return PngWriter.write(SceneImage.of(planning.guide(study)), Optional.of(onPaper(study)));
+  byte[] png(Study study, GuideAsked asked) {
+    return PngWriter.write(
+        SceneImage.of(planning.guide(study, asked)), Optional.of(onPaper(study)));
   }
 
   /**
-   * @param asked how large it is on paper; as it was set where it is not asked for
+   * @param printed how large it is on paper; as it was set where it is not asked for
    */
-  byte[] pdf(Study study, Optional<Resolution> asked) {
-    Resolution resolution = asked.orElseGet(() -> onPaper(study));
-    return PdfWriter.write(planning.guide(study), resolution.pixelsPerInch());
+  byte[] pdf(Study study, GuideAsked asked, Optional<Resolution> printed) {
+    Resolution resolution = printed.orElseGet(() -> onPaper(study));
+    return PdfWriter.write(planning.guide(study, asked), resolution.pixelsPerInch());
   }
 
-  byte[] layers(Study study) {
-    return OpenRasterWriter.write(layered(study));
+  byte[] layers(Study study, GuideAsked asked) {
+    return OpenRasterWriter.write(layered(study, asked));
   }
 
   private Resolution onPaper(Study study) {
     return new Resolution(planning.pixelsPerInch(study));
   }
 
-  /** The guide's layers, and the ghost under them where there is one. */
-  private Scene layered(Study study) {
-    Scene guide = planning.guide(study);
-    if (!figuring.hasGhost(study)) {
+  /** The guide's layers, and under those of the front the ghost where there is one. */
+  private Scene layered(Study study, GuideAsked asked) {
+    Scene guide = planning.guide(study, asked);
+    if (!asked.equals(GuideAsked.FRONT) || !figuring.hasGhost(study)) {
       return guide;
     }
     Item ghost =

@@ -1,6 +1,8 @@
 package penmirror.web.plan;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -9,6 +11,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.planning.GuidePlan.Line;
@@ -23,9 +26,11 @@ import penmirror.web.studies.Study;
 class PlanController {
   private final Planning planning;
   private final Figuring figuring;
+  private final Posing posing;
   private final Rail rail;
 
-  PlanController(Planning planning, Figuring figuring, Rail rail) {
+  PlanController(Planning planning, Figuring figuring, Posing posing, Rail rail) {
+    this.posing = posing;
     this.figuring = figuring;
     this.planning = planning;
     this.rail = rail;
@@ -52,10 +57,15 @@ class PlanController {
       Study study,
       @RequestParam(defaultValue = "") String near,
       @RequestParam Optional<String> ghost,
+      @RequestParam(defaultValue = "") String view,
+      @RequestParam(defaultValue = "") String facing,
+      @RequestParam Optional<Long> pose,
       Model model) {
-    GuidePlan plan = fill(model, study, Optional.empty());
-    model.addAttribute("ghost", ghost.isPresent() && figuring.hasGhost(study));
-    if (near.equals("head")) {
+    GuideAsked asked = GuideAsked.of(view, facing, pose.filter(id -> posing.lends(study, id)));
+    GuidePlan plan = fill(model, study, asked, Optional.empty());
+    boolean isFront = asked.equals(GuideAsked.FRONT);
+    model.addAttribute("ghost", isFront && ghost.isPresent() && figuring.hasGhost(study));
+    if (near.equals("head") && asked.pose().isEmpty()) {
       model.addAttribute("nearer", nearer(plan));
     }
     return "plan/page";
@@ -73,13 +83,28 @@ class PlanController {
       return "redirect:/studies/" + study.id() + "/plan";
     } catch (IllegalArgumentException e) {
       response.setStatus(HttpStatus.BAD_REQUEST.value());
-      fill(model, study, Optional.of(String.valueOf(e.getMessage())));
+      fill(model, study, GuideAsked.FRONT, Optional.of(String.valueOf(e.getMessage())));
       return "plan/page";
     }
   }
 
-  private GuidePlan fill(Model model, Study study, Optional<String> fault) {
+  /** A photo or a drawing of which the guide shall take the pose. */
+  @PostMapping("/studies/{studyId}/plan/pose")
+  String takePose(Study study, @RequestParam("file") MultipartFile file) throws IOException {
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    long work = posing.take(study, file.getBytes(), name);
+    return "redirect:/studies/" + study.id() + "/plan?pose=" + work;
+  }
+
+  private GuidePlan fill(Model model, Study study, GuideAsked asked, Optional<String> fault) {
     GuidePlan plan = planning.plan(study);
+    List<Posing.Pose> poses = posing.poses(study);
+    model.addAttribute("asked", asked);
+    model.addAttribute("other", posing.otherWay(study, asked));
+    model.addAttribute("sides", posing.sides(study));
+    model.addAttribute("poses", poses);
+    model.addAttribute(
+        "posed", poses.stream().filter(p -> asked.pose().equals(Optional.of(p.id()))).findFirst());
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("plan", plan);
     model.addAttribute("nearer", "");

@@ -34,6 +34,7 @@ class Planning {
   private final ScopeStore scopes;
   private final PictureStore pictures;
   private final PlanStore store;
+  private final Posing posing;
 
   Planning(
       StudyStore studies,
@@ -42,7 +43,9 @@ class Planning {
       WallStore places,
       ScopeStore scopes,
       PictureStore pictures,
-      PlanStore store) {
+      PlanStore store,
+      Posing posing) {
+    this.posing = posing;
     this.store = store;
     this.works = works;
     this.pictures = pictures;
@@ -95,8 +98,9 @@ class Planning {
   }
 
   /** The guide as it is drawn, with helpers and notes. */
-  Scene guide(Study study) {
-    return GuideDrawing.of(plan(study), shownBeside(study));
+  Scene guide(Study study, GuideAsked asked) {
+    GuidePlan plan = plan(study);
+    return GuideDrawing.of(plan, posing.figure(study, plan, asked), shownBeside(study));
   }
 
   /** Helpers and what was seen of the process, each with its own credit. */

@@ -142,9 +142,7 @@ public final class Loaded {
   }
 
   private MoodReader moods() {
-    return once(
-        "moods",
-        () -> MoodReader.of(works.stream().filter(Loaded::counts).map(this::unguessed).toList()));
+    return once("moods", () -> MoodReader.of(ruling().stream().map(this::unguessed).toList()));
   }
 
   /** The sheet of all works that count. */
@@ -240,14 +238,18 @@ public final class Loaded {
       return Optional.empty();
     }
     Scorer scorer = new Scorer(sheet());
-    return inRole(Work.Role.SOURCE).stream()
-        .filter(Loaded::counts)
+    return ruling().stream()
         .flatMap(
             work ->
                 scorer.coveredPoints(evidence(work)).stream()
                     .map(points -> Map.entry(work, points)))
         .max(Comparator.comparingDouble(Map.Entry::getValue))
         .map(Map.Entry::getKey);
+  }
+
+  /** The sources that its rules are made from. */
+  public List<Work> ruling() {
+    return works.stream().filter(Loaded::counts).toList();
   }
 
   private static boolean counts(Work work) {

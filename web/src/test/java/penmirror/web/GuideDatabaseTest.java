@@ -1,0 +1,130 @@
+package penmirror.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import penmirror.core.figure.Canon;
+import penmirror.core.figure.Feature;
+import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.web.evidence.MarkingStore;
+import penmirror.web.gather.Intake;
+import penmirror.web.studies.Work;
+
+/** The guide from several sides and in several poses, over works marked by hand. */
+class GuideDatabaseTest extends DatabaseTest {
+  @Autowired MockMvc mvc;
+  @Autowired Intake intake;
+  @Autowired MarkingStore markings;
+
+  private long study;
+  private String base;
+  private long standing;
+
+  @BeforeEach
+  void hangMarkedWorks() {
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
+    base = "/studies/" + study + "/plan";
+    standing = hang("Ahead", View.FRONT, 1, Canon.realistic());
+    hang("Ahead too", View.FRONT, 2, Canon.realistic());
+    hang("Turned", View.THREE_QUARTER, 3, turnedLeft());
+  }
+
+  private static Marks turnedLeft() {
+    Marks marks = Canon.realistic().withView(View.THREE_QUARTER);
+    for (Feature feature : new Feature[] {Feature.EYES, Feature.NOSE, Feature.MOUTH}) {
+      marks = marks.moved(feature.landmarks(), p -> p.minus(new Point(25, 0)));
+    }
+    return marks;
+  }
+
+  private long hang(String title, View view, int picture, Marks marks) {
+    Intake.Taken taken =
+        (Intake.Taken) intake.take(study, source(picture).png(), Work.Role.SOURCE, title, "", view);
+    markings.save(taken.workId(), 0, marks);
+    return taken.workId();
+  }
+
+  private String text(String address) throws Exception {
+    return mvc.perform(get(address))
+        .andExpect(status().isOk())
+        .andReturn()
+        .getResponse()
+        .getContentAsString(StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void itIsSeenFromTheSidesThatTheWorksShow() throws Exception {
+    String page = text(base);
+    assertThat(page).contains(">Three-quarter<").doesNotContain(">Side<");
+    assertThat(text(base + "/guide.svg")).contains("id=\"face\"", "id=\"body\"");
+    String turned = text(base + "?view=three-quarter");
+    assertThat(turned).contains(">Turn it round<", "guide.svg?view=three-quarter");
+    // As its one work looks, to the left; and the other way when asked.
+    String left = text(base + "/guide.svg?view=three-quarter");
+    String right = text(base + "/guide.svg?view=three-quarter&facing=right");
+    assertThat(left)
+        .contains("id=\"head\"")
+        .doesNotContain("id=\"body\"")
+        .isEqualTo(text(base + "/guide.svg?view=three-quarter&facing=left"))
+        .isNotEqualTo(right);
+    mvc.perform(get(base + "/guide.png?view=three-quarter"))
+        .andExpect(
+            header()
+                .string(
+                    "Content-Disposition",
+                    "attachment; filename=\"guide-three-quarter-" + study + ".png\""));
+    // What no work shows, and what is no side at all, is drawn from the front.
+    assertThat(text(base + "/guide.svg?view=side")).isEqualTo(text(base + "/guide.svg"));
+    assertThat(text(base + "/guide.svg?view=upside")).isEqualTo(text(base + "/guide.svg"));
+  }
+
+  @Test
+  void aWorkLendsItsPose() throws Exception {
+    assertThat(text(base + "?pose=" + standing)).contains("In the pose of Ahead");
+    assertThat(text(base + "/guide.svg?pose=" + standing))
+        .contains("id=\"body\"")
+        .doesNotContain("id=\"bands\"");
+    assertThat(text(base + "?pose=999999")).doesNotContain("In the pose of");
+    mvc.perform(get(base + "?pose=two")).andExpect(status().isBadRequest());
+  }
+
+  /** A photo nobody has marked is asked for its joints; what is no picture is refused. */
+  @Test
+  void aPhotoIsTakenForItsPose() throws Exception {
+    MockMultipartFile photo =
+        new MockMultipartFile("file", "arms-wide.png", "image/png", redraw(2).png());
+    String to =
+        mvc.perform(multipart(base + "/pose").file(photo).with(csrf()))
+            .andExpect(status().is3xxRedirection())
+            .andReturn()
+            .getResponse()
+            .getRedirectedUrl();
+    Matcher id = Pattern.compile("pose=(\\d+)").matcher(String.valueOf(to));
+    assertThat(id.find()).isTrue();
+    String page = text(String.valueOf(to));
+    assertThat(page).contains("arms wide", "(helper)", "/measure/" + id.group(1));
+    // The same photo again is the same helper.
+    mvc.perform(multipart(base + "/pose").file(photo).with(csrf()))
+        .andExpect(header().string("Location", String.valueOf(to)));
+    markings.save(Long.parseLong(id.group(1)), 0, Canon.realistic());
+    assertThat(text(base + "/guide.svg?pose=" + id.group(1))).doesNotContain("id=\"bands\"");
+    MockMultipartFile text =
+        new MockMultipartFile("file", "notes.txt", "text/plain", "x".getBytes());
+    mvc.perform(multipart(base + "/pose").file(text).with(csrf()))
+        .andExpect(status().isBadRequest());
+  }
+}
