@@ -1,6 +1,7 @@
 package penmirror.core.drawing;
 
 import java.awt.Graphics2D;
+import java.awt.Rectangle;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -32,25 +33,42 @@ public final class OpenRasterWriter {
   private OpenRasterWriter() {}
 
   /**
-   * A layer. Its picture is asked for once and not kept, so that no two need be in memory.
+   * A layer. Its picture, a PNG, is asked for once and not kept: no two need be in memory.
    *
    * @param name a word; two layers have two names
-   * @param picture as large as the canvas
+   * @param left pixels of the canvas to the left of it, and top above it
    */
-  public record Layer(String name, boolean isVisible, Supplier<BufferedImage> picture) {}
+  public record Layer(
+      String name, boolean isVisible, int left, int top, Supplier<byte[]> picture) {}
 
-  /** Each layer of a scene by itself. */
+  /** Each layer of a scene by itself, as large as what it covers; one that is empty is left out. */
   public static byte[] write(Scene scene) {
+    BufferedImage merged =
+        new BufferedImage(scene.widthPixels(), scene.heightPixels(), BufferedImage.TYPE_INT_ARGB);
+    Graphics2D pen = merged.createGraphics();
     List<Layer> layers = new ArrayList<>();
     for (Scene.Layer layer : scene.layers()) {
-      layers.add(new Layer(layer.name(), true, () -> SceneImage.of(scene, layer)));
+      Rectangle part = SceneImage.bounds(scene, layer);
+      if (!part.isEmpty()) {
+        layers.add(
+            new Layer(
+                layer.name(),
+                true,
+                part.x,
+                part.y,
+                () -> {
+                  BufferedImage alone = SceneImage.of(layer, part);
+                  pen.drawImage(alone, part.x, part.y, null);
+                  return shownAsItIs(layer, part).orElseGet(() -> png(alone));
+                }));
+      }
     }
-    return write(layers, SceneImage.of(scene));
+    return write(layers, merged);
   }
 
   /**
    * @param layers the lowest first
-   * @param merged what all visible ones give over each other
+   * @param merged what all visible ones give over each other; looked at when all were asked for
    */
   public static byte[] write(List<Layer> layers, BufferedImage merged) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -58,14 +76,30 @@ public final class OpenRasterWriter {
       stored(zip, "mimetype", "image/openraster".getBytes(StandardCharsets.US_ASCII));
       deflated(zip, "stack.xml", stack(layers, merged).getBytes(StandardCharsets.UTF_8));
       for (Layer layer : layers) {
-        deflated(zip, file(layer), png(layer.picture().get()));
+        stored(zip, file(layer), layer.picture().get());
       }
-      deflated(zip, "mergedimage.png", png(merged));
-      deflated(zip, "Thumbnails/thumbnail.png", png(thumbnail(merged)));
+      stored(zip, "mergedimage.png", png(merged));
+      stored(zip, "Thumbnails/thumbnail.png", png(thumbnail(merged)));
     } catch (IOException e) {
       throw new UncheckedIOException("A drawing could not be written into memory.", e);
     }
     return bytes.toByteArray();
+  }
+
+  /** A layer that is nothing but a picture, pixel for pixel, is that file. */
+  private static Optional<byte[]> shownAsItIs(Scene.Layer layer, Rectangle part) {
+    return layer.items().size() == 1
+            && layer.items().get(0) instanceof Item.Shown shown
+            && shown.mediaType().equals("image/png")
+            && SceneImage.isPixelForPixel(shown)
+            && part.equals(
+                new Rectangle(
+                    (int) shown.left(),
+                    (int) shown.top(),
+                    (int) shown.width(),
+                    (int) shown.height()))
+        ? Optional.of(shown.file())
+        : Optional.empty();
   }
 
   private static String file(Layer layer) {
@@ -88,8 +122,8 @@ public final class OpenRasterWriter {
         out.writeEmptyElement("layer");
         out.writeAttribute("name", layer.name());
         out.writeAttribute("src", file(layer));
-        out.writeAttribute("x", "0");
-        out.writeAttribute("y", "0");
+        out.writeAttribute("x", String.valueOf(layer.left()));
+        out.writeAttribute("y", String.valueOf(layer.top()));
         out.writeAttribute("opacity", "1.0");
         out.writeAttribute("visibility", layer.isVisible() ? "visible" : "hidden");
         out.writeAttribute("composite-op", "svg:src-over");
@@ -120,7 +154,8 @@ public final class OpenRasterWriter {
     return small;
   }
 
-  private static byte[] png(BufferedImage image) {
+  /** Its bytes as PNG. */
+  public static byte[] png(BufferedImage image) {
     return PngWriter.write(image, Optional.empty());
   }
 

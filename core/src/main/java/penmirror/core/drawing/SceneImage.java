@@ -4,6 +4,7 @@ import java.awt.AlphaComposite;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.Rectangle;
 import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
@@ -17,6 +18,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.drawing.Item.Anchor;
 import penmirror.core.drawing.Item.Field;
@@ -35,28 +38,78 @@ public final class SceneImage {
   /** Source: SVG 2, 13.5.5, initial value of stroke-miterlimit. */
   private static final float MITRE_LIMIT = 4;
 
-  private final BufferedImage image;
+  private final Rectangle part;
   private final Graphics2D pen;
 
-  private SceneImage(BufferedImage image) {
-    this.image = image;
+  /**
+   * @param part of the canvas that the picture shows
+   */
+  private SceneImage(BufferedImage image, Rectangle part) {
+    this.part = part;
     pen = smooth(image);
+    pen.translate(-part.x, -part.y);
   }
 
   /** All layers over each other. */
   public static BufferedImage of(Scene scene) {
-    return drawn(scene, scene.layers());
+    return drawn(scene.layers(), canvas(scene));
   }
 
-  /** One layer alone, as large as the canvas. */
-  public static BufferedImage of(Scene scene, Scene.Layer layer) {
-    return drawn(scene, List.of(layer));
+  /**
+   * A part of one layer alone.
+   *
+   * @param part of the canvas, not empty
+   */
+  static BufferedImage of(Scene.Layer layer, Rectangle part) {
+    return drawn(List.of(layer), part);
   }
 
-  private static BufferedImage drawn(Scene scene, List<Scene.Layer> layers) {
-    BufferedImage image =
-        new BufferedImage(scene.widthPixels(), scene.heightPixels(), BufferedImage.TYPE_INT_ARGB);
-    SceneImage drawing = new SceneImage(image);
+  /** The part of the canvas that a layer covers, to whole pixels; empty where it covers nothing. */
+  static Rectangle bounds(Scene scene, Scene.Layer layer) {
+    Rectangle2D covered = new Rectangle2D.Double();
+    for (Item item : layer.items()) {
+      Rectangle2D its = bounds(item);
+      covered = covered.isEmpty() ? its : its.isEmpty() ? covered : covered.createUnion(its);
+    }
+    return covered.isEmpty() ? new Rectangle() : covered.getBounds().intersection(canvas(scene));
+  }
+
+  private static Rectangle2D bounds(Item item) {
+    if (item instanceof Stroke stroke) {
+      // A mitre reaches so far.
+      double reach = MITRE_LIMIT * stroke.widthPixels() / 2;
+      Rectangle2D line = path(List.of(stroke.outline()), false).getBounds2D();
+      return new Rectangle2D.Double(
+          line.getX() - reach,
+          line.getY() - reach,
+          line.getWidth() + 2 * reach,
+          line.getHeight() + 2 * reach);
+    } else if (item instanceof Fill fill) {
+      return path(fill.outlines(), fill.evenOdd()).getBounds2D();
+    } else if (item instanceof Within within) {
+      return path(within.outlines(), false).getBounds2D();
+    } else if (item instanceof Field field) {
+      return new Rectangle2D.Double(field.left(), field.top(), field.width(), field.height());
+    } else if (item instanceof Words words) {
+      Rectangle2D letters = placed(words).getBounds2D();
+      double halo = MITRE_LIMIT * words.haloPixels() / 2;
+      return new Rectangle2D.Double(
+          letters.getX() - halo,
+          letters.getY() - halo,
+          letters.getWidth() + 2 * halo,
+          letters.getHeight() + 2 * halo);
+    }
+    Shown shown = (Shown) item;
+    return new Rectangle2D.Double(shown.left(), shown.top(), shown.width(), shown.height());
+  }
+
+  private static Rectangle canvas(Scene scene) {
+    return new Rectangle(scene.widthPixels(), scene.heightPixels());
+  }
+
+  private static BufferedImage drawn(List<Scene.Layer> layers, Rectangle part) {
+    BufferedImage image = new BufferedImage(part.width, part.height, BufferedImage.TYPE_INT_ARGB);
+    SceneImage drawing = new SceneImage(image, part);
     layers.forEach(layer -> layer.items().forEach(drawing::item));
     drawing.pen.dispose();
     return image;
@@ -116,25 +169,42 @@ public final class SceneImage {
 
   /** Drawn apart, softened, and cut by the shape with its own smooth edge. */
   private void within(Within within) {
-    BufferedImage apart =
-        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_ARGB_PRE);
-    SceneImage drawing = new SceneImage(apart);
+    Path2D shape = path(within.outlines(), false);
+    Rectangle seen = shape.getBounds();
+    // Nothing outside is seen, but as far as a blur reaches it is seen through the blur.
+    int margin = 1 + reach(within.softPixels());
+    seen.grow(margin, margin);
+    seen = seen.intersection(part);
+    if (seen.isEmpty()) {
+      return;
+    }
+    BufferedImage apart = seeThrough(seen);
+    SceneImage drawing = new SceneImage(apart, seen);
     within.items().forEach(drawing::item);
     drawing.pen.dispose();
     BufferedImage soft = within.softPixels() > 0 ? blurred(apart, within.softPixels()) : apart;
-    BufferedImage shape =
-        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_ARGB_PRE);
-    Graphics2D cutter = smooth(shape);
+    BufferedImage cut = seeThrough(seen);
+    Graphics2D cutter = smooth(cut);
+    cutter.translate(-seen.x, -seen.y);
     cutter.setColor(Color.BLACK);
-    cutter.fill(path(within.outlines(), false));
+    cutter.fill(shape);
     cutter.setComposite(AlphaComposite.SrcIn);
-    cutter.drawImage(soft, 0, 0, null);
+    cutter.drawImage(soft, seen.x, seen.y, null);
     cutter.dispose();
-    pen.drawImage(shape, 0, 0, null);
+    pen.drawImage(cut, seen.x, seen.y, null);
+  }
+
+  private static BufferedImage seeThrough(Rectangle part) {
+    return new BufferedImage(part.width, part.height, BufferedImage.TYPE_INT_ARGB_PRE);
+  }
+
+  /** How far a blur takes anything along, in pixels. */
+  private static int reach(double deviation) {
+    return (int) Math.ceil(3 * deviation);
   }
 
   private static BufferedImage blurred(BufferedImage sharp, double deviation) {
-    int reach = (int) Math.ceil(3 * deviation);
+    int reach = reach(deviation);
     float[] weights = new float[2 * reach + 1];
     float sum = 0;
     for (int i = -reach; i <= reach; i++) {
@@ -154,12 +224,7 @@ public final class SceneImage {
   }
 
   private void words(Words words) {
-    String text = Lettering.writable(words.text());
-    Shape letters = Lettering.letters(text, words.sizePixels());
-    double wide = Lettering.width(text, words.sizePixels());
-    double left = words.anchor() == Anchor.START ? words.x() : words.x() - wide;
-    Shape placed =
-        AffineTransform.getTranslateInstance(left, words.y()).createTransformedShape(letters);
+    Shape placed = placed(words);
     if (words.haloPixels() > 0) {
       pen.setColor(Color.WHITE);
       pen.setStroke(stroke((float) words.haloPixels(), null));
@@ -167,6 +232,31 @@ public final class SceneImage {
     }
     pen.setColor(Color.decode(words.colour()));
     pen.fill(placed);
+  }
+
+  private static Shape placed(Words words) {
+    String text = Lettering.writable(words.text());
+    Shape letters = Lettering.letters(text, words.sizePixels());
+    double wide = Lettering.width(text, words.sizePixels());
+    double left = words.anchor() == Anchor.START ? words.x() : words.x() - wide;
+    return AffineTransform.getTranslateInstance(left, words.y()).createTransformedShape(letters);
+  }
+
+  /** Whether a picture lies on whole pixels, as large as it is. */
+  static boolean isPixelForPixel(Shown shown) {
+    try (ImageInputStream in =
+        ImageIO.createImageInputStream(new ByteArrayInputStream(shown.file()))) {
+      ImageReader reader = ImageIO.getImageReaders(in).next();
+      reader.setInput(in);
+      boolean isAsLarge =
+          reader.getWidth(0) == shown.width() && reader.getHeight(0) == shown.height();
+      reader.dispose();
+      return isAsLarge
+          && shown.left() == Math.rint(shown.left())
+          && shown.top() == Math.rint(shown.top());
+    } catch (IOException e) {
+      throw new UncheckedIOException("A picture in a drawing could not be read.", e);
+    }
   }
 
   private void shown(Shown shown) {

@@ -1,5 +1,6 @@
 package penmirror.core.planning;
 
+import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -265,6 +266,24 @@ public final class Ghost {
       }
     }
     return mesh.drawn();
+  }
+
+  /** The part of a canvas on which it comes to lie, to whole pixels. */
+  public Rectangle bounds(Placed placed) {
+    double left = Double.POSITIVE_INFINITY;
+    double top = Double.POSITIVE_INFINITY;
+    double right = Double.NEGATIVE_INFINITY;
+    double base = Double.NEGATIVE_INFINITY;
+    for (Point node : to) {
+      Point at = placed.of(node);
+      left = Math.min(left, at.x());
+      top = Math.min(top, at.y());
+      right = Math.max(right, at.x());
+      base = Math.max(base, at.y());
+    }
+    int x = (int) Math.floor(left);
+    int y = (int) Math.floor(top);
+    return new Rectangle(x, y, (int) Math.ceil(right) - x, (int) Math.ceil(base) - y);
   }
 
   private void add(TriangleMesh mesh, double copy, Placed placed, int a, int b, int c) {

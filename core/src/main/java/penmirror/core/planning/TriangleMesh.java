@@ -48,7 +48,7 @@ final class TriangleMesh {
   }
 
   BufferedImage drawn() {
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB_PRE);
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
     int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
     IntStream.range(0, (height + BAND_PIXELS - 1) / BAND_PIXELS)
         .parallel()
@@ -79,12 +79,32 @@ final class TriangleMesh {
         double[] share = shares(to[0], to[1], to[2], new Point(x + 0.5, y + 0.5));
         if (share[0] >= -SEAM && share[1] >= -SEAM && share[2] >= -SEAM) {
           pixels[y * width + x] =
-              sampled(
-                  share[0] * from[0].x() + share[1] * from[1].x() + share[2] * from[2].x() - 0.5,
-                  share[0] * from[0].y() + share[1] * from[1].y() + share[2] * from[2].y() - 0.5);
+              straight(
+                  sampled(
+                      share[0] * from[0].x()
+                          + share[1] * from[1].x()
+                          + share[2] * from[2].x()
+                          - 0.5,
+                      share[0] * from[0].y()
+                          + share[1] * from[1].y()
+                          + share[2] * from[2].y()
+                          - 0.5));
         }
       }
     }
+  }
+
+  /** A colour that was multiplied by its alpha, as files have it. */
+  private static int straight(int multiplied) {
+    int alpha = multiplied >>> 24;
+    if (alpha == 0 || alpha == 255) {
+      return multiplied;
+    }
+    int colour = alpha << 24;
+    for (int shift = 0; shift < 24; shift += 8) {
+      colour |= Math.min(255, Math.round((multiplied >>> shift & 255) * 255f / alpha)) << shift;
+    }
+    return colour;
   }
 
   /** Of each corner, summing to 1; one under 0 for a place outside. */

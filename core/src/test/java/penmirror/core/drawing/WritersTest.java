@@ -218,6 +218,15 @@ class WritersTest {
     Picture lines = new PictureReader().open(entries.get("data/lines.png")).picture();
     assertThat(lines.coverage(140 * 600 + 50)).as("the field is not among the lines").isZero();
     assertThat(lines.rgb(370 * 600 + 300)).isEqualTo(0x2A80A6);
+    // A layer is no larger than what it covers, and lies where that is.
+    Picture shapes = new PictureReader().open(entries.get("data/shapes.png")).picture();
+    Element placed = (Element) layers.item(1);
+    int left = Integer.parseInt(placed.getAttribute("x"));
+    int top = Integer.parseInt(placed.getAttribute("y"));
+    assertThat(left).isBetween(410, 420);
+    assertThat(top).isBetween(190, 200);
+    assertThat(shapes.widthPixels()).isBetween(100, 110);
+    assertThat(shapes.rgb((240 - top) * shapes.widthPixels() + 440 - left)).isEqualTo(0x7C8450);
     assertThat(OpenRasterWriter.write(SCENE)).as("the same drawing").isEqualTo(file);
   }
 

@@ -22,13 +22,20 @@ final class Layers {
     rendering.painter().paint(canvas);
     sketch(canvas, rendering);
     List<OpenRasterWriter.Layer> layers = new ArrayList<>();
-    layers.add(new OpenRasterWriter.Layer("paper", true, () -> paper(rendering)));
+    layers.add(
+        new OpenRasterWriter.Layer(
+            "paper", true, 0, 0, () -> OpenRasterWriter.png(paper(rendering))));
     canvas
         .images()
         .forEach(
             (layer, image) ->
                 layers.add(
-                    new OpenRasterWriter.Layer(layer.word(), layer != Layer.SKETCH, () -> image)));
+                    new OpenRasterWriter.Layer(
+                        layer.word(),
+                        layer != Layer.SKETCH,
+                        0,
+                        0,
+                        () -> OpenRasterWriter.png(image))));
     return OpenRasterWriter.write(layers, rendering.image());
   }
 

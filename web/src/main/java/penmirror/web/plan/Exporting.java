@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.context.MessageSource;
@@ -92,7 +93,9 @@ class Exporting {
     Map<String, byte[]> files = new LinkedHashMap<>();
     files.put("guide.svg", svg(study, GuideAsked.FRONT));
     files.put("guide.png", png(study, GuideAsked.FRONT));
-    files.put("guide.ora", layers(study, GuideAsked.FRONT));
+    Optional<Item.Shown> ghost = ghost(study, GuideAsked.FRONT);
+    Scene guide = planning.guide(study, GuideAsked.FRONT);
+    files.put("guide.ora", OpenRasterWriter.write(layered(guide, ghost)));
     files.put("guide.pdf", pdf(study, GuideAsked.FRONT, Optional.empty()));
     for (Posing.Side side : posing.sides(study)) {
       GuideAsked turned = GuideAsked.turned(side.of());
@@ -100,13 +103,13 @@ class Exporting {
         files.put(turned.fileWord() + ".svg", svg(study, turned));
       }
     }
-    if (figuring.hasGhost(study)) {
-      files.put("ghost.png", figuring.ghostOnCanvas(study));
-    }
+    ghost.ifPresent(shown -> files.put("ghost.png", alone(guide, shown)));
     files.put("colours.gpl", colouring.palette(study).getBytes(StandardCharsets.UTF_8));
     files.put("credit.txt", credit(study).getBytes(StandardCharsets.UTF_8));
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      // Most of it is packed already.
+      zip.setLevel(Deflater.BEST_SPEED);
       for (Map.Entry<String, byte[]> file : files.entrySet()) {
         zip.putNextEntry(new ZipEntry(file.getKey()));
         zip.write(file.getValue());
@@ -137,29 +140,34 @@ class Exporting {
   }
 
   byte[] layers(Study study, GuideAsked asked) {
-    return OpenRasterWriter.write(layered(study, asked));
+    return OpenRasterWriter.write(layered(planning.guide(study, asked), ghost(study, asked)));
   }
 
   private Resolution onPaper(Study study) {
     return new Resolution(planning.pixelsPerInch(study));
   }
 
-  /** The guide's layers, and under those of the front the ghost where there is one. */
-  private Scene layered(Study study, GuideAsked asked) {
-    Scene guide = planning.guide(study, asked);
-    if (!asked.equals(GuideAsked.FRONT) || !figuring.hasGhost(study)) {
-      return guide;
-    }
-    Item ghost =
-        new Item.Shown(
-            figuring.ghostOnCanvas(study),
-            "image/png",
-            0,
-            0,
-            guide.widthPixels(),
-            guide.heightPixels());
-    List<Scene.Layer> layers = new ArrayList<>(List.of(new Scene.Layer("ghost", List.of(ghost))));
+  /** The character's drawing to lie under a guide from the front; empty where there is none. */
+  private Optional<Item.Shown> ghost(Study study, GuideAsked asked) {
+    return asked.equals(GuideAsked.FRONT) && figuring.hasGhost(study)
+        ? Optional.of(figuring.ghostToShow(study))
+        : Optional.empty();
+  }
+
+  private static Scene layered(Scene guide, Optional<Item.Shown> ghost) {
+    List<Scene.Layer> layers = new ArrayList<>();
+    ghost.ifPresent(shown -> layers.add(new Scene.Layer("ghost", List.of(shown))));
     layers.addAll(guide.layers());
+    return over(guide, layers);
+  }
+
+  /** On the canvas of a guide, without it. */
+  private static byte[] alone(Scene guide, Item.Shown ghost) {
+    Scene only = over(guide, List.of(new Scene.Layer("ghost", List.of(ghost))));
+    return PngWriter.write(SceneImage.of(only), Optional.empty());
+  }
+
+  private static Scene over(Scene guide, List<Scene.Layer> layers) {
     return new Scene(
         guide.widthPixels(), guide.heightPixels(), guide.title(), guide.description(), layers);
   }

@@ -1,5 +1,7 @@
 package penmirror.web.plan;
 
+import java.awt.Graphics2D;
+import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.drawing.Item;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
@@ -212,21 +215,23 @@ class Figuring {
    * @throws RefusedException where there is no drawing to warp
    */
   byte[] ghost(Study study, int heightPixels) {
-    return drawn(
-        study,
-        (figure, picture, work) -> {
-          double scale = heightPixels / (double) work.heightPixels();
-          int width = (int) Math.max(1, Math.round(work.widthPixels() * scale));
-          // Whole blocks are averaged first, so that thin lines do not fall between the pixels.
-          Picture copy = picture.shrunk((int) Math.max(1, Math.floor(1 / scale)));
-          return Ghost.of(figure, work.widthPixels(), work.heightPixels())
-              .drawn(
-                  copy.toImage(),
-                  work.widthPixels(),
-                  new Ghost.Placed(scale, 0, 0),
-                  width,
-                  heightPixels);
-        });
+    BufferedImage ghost =
+        drawn(
+            study,
+            (figure, picture, work) -> {
+              double scale = heightPixels / (double) work.heightPixels();
+              int width = (int) Math.max(1, Math.round(work.widthPixels() * scale));
+              // Whole blocks are averaged first, so that thin lines do not fall between the pixels.
+              Picture copy = picture.shrunk((int) Math.max(1, Math.floor(1 / scale)));
+              return Ghost.of(figure, work.widthPixels(), work.heightPixels())
+                  .drawn(
+                      copy.toImage(),
+                      work.widthPixels(),
+                      new Ghost.Placed(scale, 0, 0),
+                      width,
+                      heightPixels);
+            });
+    return PngWriter.write(ghost, Optional.empty());
   }
 
   boolean hasGhost(Study study) {
@@ -241,6 +246,40 @@ class Figuring {
 
   /** The same on a smaller copy of the canvas, so many pixels high. */
   byte[] ghostOnCanvas(Study study, int heightPixels) {
+    Part part = part(study, heightPixels);
+    BufferedImage canvas =
+        new BufferedImage(width(study, heightPixels), heightPixels, BufferedImage.TYPE_INT_ARGB);
+    Graphics2D pen = canvas.createGraphics();
+    pen.drawImage(part.image(), part.left(), part.top(), null);
+    pen.dispose();
+    return PngWriter.write(canvas, Optional.empty());
+  }
+
+  /** The same as something to draw on the canvas. */
+  Item.Shown ghostToShow(Study study) {
+    Part part = part(study, study.canvas().heightPixels());
+    return new Item.Shown(
+        PngWriter.write(part.image(), Optional.empty()),
+        "image/png",
+        part.left(),
+        part.top(),
+        part.image().getWidth(),
+        part.image().getHeight());
+  }
+
+  /**
+   * The part of a canvas that the ghost covers.
+   *
+   * @param left pixels of the canvas to the left of it, and top above it
+   */
+  private record Part(BufferedImage image, int left, int top) {}
+
+  private static int width(Study study, int heightPixels) {
+    double small = heightPixels / (double) study.canvas().heightPixels();
+    return (int) Math.max(1, Math.round(small * study.canvas().widthPixels()));
+  }
+
+  private Part part(Study study, int heightPixels) {
     double small = heightPixels / (double) study.canvas().heightPixels();
     GuidePlan plan = GuidePlan.of(sheets.sheetOf(study), study.canvas());
     return drawn(
@@ -254,22 +293,28 @@ class Figuring {
                   scale,
                   small * plan.canvas().widthPixels() / 2.0 - scale * head.crown().x(),
                   small * plan.crownPixels() - scale * head.crown().y());
-          return Ghost.of(figure, work.widthPixels(), work.heightPixels())
-              .drawn(
-                  copy.toImage(),
-                  work.widthPixels(),
-                  placed,
-                  (int) Math.max(1, Math.round(small * plan.canvas().widthPixels())),
-                  heightPixels);
+          Ghost ghost = Ghost.of(figure, work.widthPixels(), work.heightPixels());
+          Rectangle canvas = new Rectangle(width(study, heightPixels), heightPixels);
+          Rectangle covered = ghost.bounds(placed).intersection(canvas);
+          if (covered.isEmpty()) {
+            covered = new Rectangle(1, 1);
+          }
+          Ghost.Placed there =
+              new Ghost.Placed(
+                  scale, placed.rightPixels() - covered.x, placed.downPixels() - covered.y);
+          return new Part(
+              ghost.drawn(copy.toImage(), work.widthPixels(), there, covered.width, covered.height),
+              covered.x,
+              covered.y);
         });
   }
 
   @FunctionalInterface
-  private interface Drawn {
-    BufferedImage of(CarriedFigure figure, Picture picture, Work work);
+  private interface Drawn<T> {
+    T of(CarriedFigure figure, Picture picture, Work work);
   }
 
-  private byte[] drawn(Study study, Drawn how) {
+  private <T> T drawn(Study study, Drawn<T> how) {
     Loaded loaded = sheets.load(study);
     Work work =
         character(loaded)
@@ -279,7 +324,7 @@ class Figuring {
     try {
       return opener.open(
           pictures.file(work.pictureSha256()).bytes(),
-          opened -> PngWriter.write(how.of(figure, opened.picture(), work), Optional.empty()));
+          opened -> how.of(figure, opened.picture(), work));
     } catch (UnusablePictureException e) {
       throw new RefusedException("plan.ghost.unusable", String.valueOf(e.getMessage()));
     }
