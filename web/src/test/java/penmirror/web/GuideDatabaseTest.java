@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -15,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Feature;
 import penmirror.core.figure.Marks;
@@ -100,6 +102,55 @@ class GuideDatabaseTest extends DatabaseTest {
         .doesNotContain("id=\"bands\"");
     assertThat(text(base + "?pose=999999")).doesNotContain("In the pose of");
     mvc.perform(get(base + "?pose=two")).andExpect(status().isBadRequest());
+  }
+
+  private String send(String to, String... parameters) throws Exception {
+    MockHttpServletRequestBuilder request = post(base + to).with(csrf());
+    for (int i = 0; i < parameters.length; i += 2) {
+      request.param(parameters[i], parameters[i + 1]);
+    }
+    return mvc.perform(request)
+        .andExpect(status().isOk())
+        .andReturn()
+        .getResponse()
+        .getContentAsString(StandardCharsets.UTF_8);
+  }
+
+  /** The character goes toward one work where that is said; a stranger's work is refused. */
+  @Test
+  void aCharacterIsCarriedTowardAnAnchor() throws Exception {
+    Intake.Taken own =
+        (Intake.Taken)
+            intake.take(study, redraw(1).png(), Work.Role.CHARACTER, "Bastian", "", View.FRONT);
+    markings.save(own.workId(), 0, redraw(1).truth());
+    Marks lower = Canon.realistic().moved(Feature.EYES.landmarks(), p -> p.plus(new Point(0, 30)));
+    long anchor = hang("Low eyes", View.FRONT, 4, lower);
+    String middle = version(text(base + "/figure"));
+    String toward = send("/figure/toward", "anchor", Long.toString(anchor));
+    assertThat(toward).contains("selected=\"selected\">Low eyes<");
+    assertThat(version(toward)).isNotEqualTo(middle);
+    assertThat(version(text(base + "/figure"))).isEqualTo(version(toward));
+    assertThat(version(send("/figure/toward", "anchor", ""))).isEqualTo(middle);
+    mvc.perform(post(base + "/figure/toward").param("anchor", "" + own.workId()).with(csrf()))
+        .andExpect(status().isBadRequest());
+  }
+
+  /** Of the ghost, which changes with every target. */
+  private static String version(String page) {
+    Matcher found = Pattern.compile("height=1000&amp;v=(\\w+)").matcher(page);
+    assertThat(found.find()).isTrue();
+    return found.group(1);
+  }
+
+  @Test
+  void whatMustStayIsKeptInWordsAndComesBackAtTheBoard() throws Exception {
+    assertThat(send("/figure/must-keeps", "words", "  the gap tooth ")).contains("the gap tooth");
+    send("/figure/must-keeps", "words", "the gap tooth");
+    assertThat(text("/studies/" + study + "/draw")).contains("Keep: the gap tooth");
+    assertThat(send("/figure/must-keeps", "words", "the gap tooth", "kept", "false"))
+        .doesNotContain(">the gap tooth<");
+    mvc.perform(post(base + "/figure/must-keeps").param("words", " ").with(csrf()))
+        .andExpect(status().isBadRequest());
   }
 
   /** A photo nobody has marked is asked for its joints; what is no picture is refused. */

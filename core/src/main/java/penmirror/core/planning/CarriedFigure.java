@@ -15,6 +15,7 @@ import penmirror.core.move.Move;
 import penmirror.core.move.MoveSolver;
 import penmirror.core.move.PoseMoves;
 import penmirror.core.move.Solution;
+import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 
@@ -63,6 +64,14 @@ public record CarriedFigure(
    *     is changed
    */
   public static CarriedFigure of(StyleSheet sheet, Marks own, ToDoubleFunction<Measure> keep) {
+    return of(sheet, own, keep, Optional.empty());
+  }
+
+  /**
+   * @param anchor a work that is followed where it has a reading, rather than the middle of all
+   */
+  public static CarriedFigure of(
+      StyleSheet sheet, Marks own, ToDoubleFunction<Measure> keep, Optional<MeasuredWork> anchor) {
     List<Goal> goals = new ArrayList<>();
     Map<Measure, Aim> aims = new LinkedHashMap<>();
     for (Move move : PoseMoves.all()) {
@@ -76,7 +85,11 @@ public record CarriedFigure(
         continue;
       }
       double from = measure.scale().toScale(value.getAsDouble());
-      double to = measure.scale().toScale(rule.get().centre());
+      double middle = rule.get().centre();
+      double to =
+          measure
+              .scale()
+              .toScale(anchor.map(a -> a.values().getOrDefault(measure, middle)).orElse(middle));
       double aim = to + keep.applyAsDouble(measure) * (from - to);
       goals.add(new Goal(move, aim));
       aims.put(measure, new Aim(rule.get(), value.getAsDouble(), measure.scale().fromScale(aim)));

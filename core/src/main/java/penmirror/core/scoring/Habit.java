@@ -7,11 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.statistics.Sample;
+import penmirror.core.style.StyleSheet;
 
 /**
- * What a hand does off to the same side again and again, over its attempts at one style.
+ * What a hand or an eye does off to the same side again and again, over its attempts at one style.
  *
  * @param measure the reading that tells it
  * @param z median over the attempts that miss, in tolerances, signed
@@ -52,6 +54,29 @@ public record Habit(Act act, Measure measure, double z, double weight, int times
       }
     }
     return byAct.values().stream()
+        .flatMap(seen -> habit(seen).stream())
+        .sorted(Comparator.comparingDouble(Habit::order))
+        .toList();
+  }
+
+  /**
+   * Those of the eye: what it takes for too much or too little again and again.
+   *
+   * @param sheet by whose rules it is told how far off is far
+   * @param guesses oldest first
+   */
+  public static List<Habit> ofGuesses(StyleSheet sheet, List<Guess> guesses) {
+    Map<String, List<Seen>> byMeasure = new TreeMap<>();
+    for (Guess guess : guesses) {
+      Acts.of(guess.measure())
+          .ifPresent(
+              act ->
+                  byMeasure
+                      .computeIfAbsent(guess.measure().key(), k -> new ArrayList<>())
+                      .add(
+                          new Seen(act, guess.measure(), guess.z(sheet.rule(guess.measure())), 1)));
+    }
+    return byMeasure.values().stream()
         .flatMap(seen -> habit(seen).stream())
         .sorted(Comparator.comparingDouble(Habit::order))
         .toList();

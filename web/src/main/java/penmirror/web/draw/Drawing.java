@@ -28,7 +28,6 @@ import penmirror.web.plan.OwnItems;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
-import penmirror.web.studies.Work;
 
 /** One drawing beside the page: its stages, its ticks, what to look at. */
 @Component
@@ -188,8 +187,7 @@ class Drawing {
   /** Of the part at hand; where there is none, of the whole. */
   private List<HabitLine> habits(Study study, Part part) {
     Loaded loaded = sheets.load(study);
-    List<Habit> all =
-        Habit.of(loaded.inRole(Work.Role.REDRAW).stream().map(loaded::score).toList());
+    List<Habit> all = loaded.habits();
     List<Habit> here = all.stream().filter(habit -> part.concerns(habit.measure())).toList();
     return (here.isEmpty() ? all : here)
         .stream()

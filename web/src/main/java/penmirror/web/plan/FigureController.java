@@ -48,6 +48,28 @@ class FigureController {
     return "plan/figure :: carried";
   }
 
+  @PostMapping("/studies/{studyId}/plan/figure/toward")
+  String toward(Study study, @RequestParam Optional<Long> anchor, Model model) {
+    figuring.toward(study, anchor);
+    fill(study, model);
+    return "plan/figure :: carried";
+  }
+
+  @PostMapping("/studies/{studyId}/plan/figure/must-keeps")
+  String mustKeep(
+      Study study,
+      @RequestParam String words,
+      @RequestParam(defaultValue = "true") boolean kept,
+      Model model) {
+    if (kept) {
+      figuring.mustKeep(study, words);
+    } else {
+      figuring.needNotKeep(study, words);
+    }
+    fill(study, model);
+    return "plan/figure :: carried";
+  }
+
   /**
    * @param height in pixels; as large as the canvas, and placed on it as the guide is, without one
    * @param on the canvas, to lie under the guide, where it is said

@@ -4,8 +4,10 @@ import java.awt.Graphics2D;
 import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -26,11 +28,14 @@ import penmirror.core.planning.Ghost;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.raster.Picture;
 import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.Habit;
 import penmirror.core.scoring.Score;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
 import penmirror.core.telling.FixWords;
+import penmirror.core.telling.HabitWords;
 import penmirror.core.words.Wording;
+import penmirror.web.drill.Guessing;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
 import penmirror.web.opening.PictureOpener;
@@ -46,12 +51,22 @@ class Figuring {
   /** Of the figure's height. */
   private static final double AIR = 0.12;
 
+  /** Of what must be kept. */
+  private static final int LONGEST_WORDS = 120;
+
   private final SheetMaker sheets;
   private final PlanStore store;
+  private final Guessing guessing;
   private final PictureStore pictures;
   private final PictureOpener opener;
 
-  Figuring(SheetMaker sheets, PlanStore store, PictureStore pictures, PictureOpener opener) {
+  Figuring(
+      SheetMaker sheets,
+      PlanStore store,
+      PictureStore pictures,
+      PictureOpener opener,
+      Guessing guessing) {
+    this.guessing = guessing;
     this.sheets = sheets;
     this.store = store;
     this.pictures = pictures;
@@ -64,9 +79,20 @@ class Figuring {
    * @param act key of the act
    * @param words such as "Lower both eyes 26 px", in pixels of the character's own drawing
    * @param on whether it is done, rather than left as the character has it
+   * @param watch what the hand or the eye does off there again and again; empty for nothing
    * @param missed whether it cannot be brought there with all the others
    */
-  record MoveRow(String act, String name, String words, String why, boolean on, boolean missed) {}
+  record MoveRow(
+      String act,
+      String name,
+      String words,
+      String why,
+      String watch,
+      boolean on,
+      boolean missed) {}
+
+  /** A work to carry the character toward. */
+  record Anchor(long id, String title, boolean isChosen) {}
 
   /**
    * @param character the drawing that is carried over; empty where the study has none with marks
@@ -80,6 +106,8 @@ class Figuring {
       List<MoveRow> moves,
       List<String> near,
       int keepPercent,
+      List<Anchor> anchors,
+      List<String> mustKeeps,
       String headsNow,
       String headsThen,
       String box,
@@ -89,17 +117,20 @@ class Figuring {
     Loaded loaded = sheets.load(study);
     Optional<Work> character = character(loaded);
     int keep = store.settings(study.id()).keepFigurePercent();
+    List<String> mustKeeps = store.mustKeeps(study.id());
     if (character.isEmpty() || !isMarked(loaded, character.get())) {
-      return new Page(character, false, List.of(), List.of(), keep, "", "", "", "");
+      return new Page(
+          character, false, List.of(), List.of(), keep, List.of(), mustKeeps, "", "", "", "");
     }
     Set<String> left = store.left(study.id());
     CarriedFigure figure = carried(study, loaded, character.get());
     Score score = loaded.score(character.get());
+    Map<String, String> watch = watch(study, loaded);
     List<MoveRow> moves = new ArrayList<>();
     List<Act> told = new ArrayList<>();
     for (Fix fix : score.fixes()) {
       if (fix.act().readings().stream().anyMatch(figure.aims()::containsKey)) {
-        moves.add(row(fix, left, figure));
+        moves.add(row(fix, left, figure, watch.getOrDefault(fix.act().key(), "")));
         told.add(fix.act());
       }
     }
@@ -117,18 +148,40 @@ class Figuring {
         moves,
         near,
         keep,
+        anchors(study, loaded),
+        mustKeeps,
         heads(figure.own()),
         heads(figure.targets()),
         box(figure, character.get()),
         Integer.toHexString(figure.targets().hashCode()));
   }
 
-  private static MoveRow row(Fix fix, Set<String> left, CarriedFigure figure) {
+  private List<Anchor> anchors(Study study, Loaded loaded) {
+    Optional<Long> chosen = store.settings(study.id()).anchorWork();
+    return loaded.ruling().stream()
+        .map(work -> new Anchor(work.id(), work.title(), chosen.equals(Optional.of(work.id()))))
+        .toList();
+  }
+
+  /** By act: what the newest attempts do, else what is judged so by eye. */
+  private Map<String, String> watch(Study study, Loaded loaded) {
+    Map<String, String> watch = new HashMap<>();
+    for (Habit habit : guessing.habits(study)) {
+      watch.putIfAbsent(habit.act().key(), HabitWords.guessed(habit));
+    }
+    for (Habit habit : loaded.habits()) {
+      watch.put(habit.act().key(), HabitWords.drawn(habit));
+    }
+    return watch;
+  }
+
+  private static MoveRow row(Fix fix, Set<String> left, CarriedFigure figure, String watch) {
     return new MoveRow(
         fix.act().key(),
         ActWords.name(fix.act()),
         FixWords.instruction(fix),
         FixWords.why(fix),
+        watch,
         !left.contains(fix.act().key()),
         fix.act().readings().stream().anyMatch(figure.missed()::contains));
   }
@@ -183,7 +236,17 @@ class Figuring {
     double keep = store.settings(study.id()).keepFigurePercent() / 100.0;
     Set<String> left = store.left(study.id());
     return CarriedFigure.of(
-        sheet, marks(loaded, character), measure -> isLeft(measure, left) ? 1 : keep);
+        sheet,
+        marks(loaded, character),
+        measure -> isLeft(measure, left) ? 1 : keep,
+        store
+            .settings(study.id())
+            .anchorWork()
+            .flatMap(
+                id ->
+                    sheet.works().stream()
+                        .filter(work -> work.id().equals(Long.toString(id)))
+                        .findFirst()));
   }
 
   private static boolean isLeft(Measure measure, Set<String> left) {
@@ -201,6 +264,36 @@ class Figuring {
     } else {
       store.leave(study.id(), act);
     }
+  }
+
+  /**
+   * Toward one work, or the middle of all where none is named.
+   *
+   * @throws RefusedException for a work that makes no rules here
+   */
+  @Transactional
+  public void toward(Study study, Optional<Long> work) {
+    boolean isKnown =
+        work.isEmpty()
+            || sheets.load(study).ruling().stream().anyMatch(of -> of.id() == work.get());
+    if (!isKnown) {
+      throw new RefusedException("fault.form.word", String.valueOf(work.get()));
+    }
+    store.toward(study.id(), work);
+  }
+
+  @Transactional
+  public void mustKeep(Study study, String words) {
+    String plain = Texts.cut(words.strip(), LONGEST_WORDS);
+    if (plain.isEmpty()) {
+      throw new RefusedException("plan.must-keep.empty");
+    }
+    store.mustKeep(study.id(), plain);
+  }
+
+  @Transactional
+  public void needNotKeep(Study study, String words) {
+    store.needNotKeep(study.id(), words);
   }
 
   /** What lies outside the slider is held at its nearer end. */

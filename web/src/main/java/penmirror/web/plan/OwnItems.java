@@ -30,6 +30,9 @@ public class OwnItems {
   /** Must-keeps first. */
   public List<Checklist.Item> of(Study study) {
     List<Checklist.Item> items = new ArrayList<>();
+    for (String words : store.mustKeeps(study.id())) {
+      items.add(item("must:" + words, DrawingStage.SKETCH, text("draw.keep", words), Why.KEEP));
+    }
     store.colours(study.id()).stream()
         .filter(PlanStore.SaidColour::kept)
         .forEach(

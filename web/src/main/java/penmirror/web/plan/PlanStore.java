@@ -2,6 +2,7 @@ package penmirror.web.plan;
 
 import static penmirror.web.storage.generated.Tables.PLAN_COLOUR;
 import static penmirror.web.storage.generated.Tables.PLAN_LEFT;
+import static penmirror.web.storage.generated.Tables.PLAN_MUST_KEEP;
 import static penmirror.web.storage.generated.Tables.PLAN_SETTING;
 
 import java.util.List;
@@ -26,13 +27,15 @@ class PlanStore {
    * @param layerOpacityPercent 1 to 100
    * @param pixelsPerInch of the canvas on paper
    * @param keepFigurePercent how much of the character's own shape stays, −40 to 100
+   * @param anchorWork the work it is carried toward; empty for the middle of all
    */
   record Settings(
       int keepColoursPercent,
       int layerOpacityPercent,
       double pixelsPerInch,
-      int keepFigurePercent) {
-    static final Settings FIRST = new Settings(100, 100, 300, 0);
+      int keepFigurePercent,
+      Optional<Long> anchorWork) {
+    static final Settings FIRST = new Settings(100, 100, 300, 0, Optional.empty());
   }
 
   /**
@@ -51,7 +54,8 @@ class PlanStore {
                     row.getKeepColoursPercent(),
                     row.getLayerOpacityPercent(),
                     row.getPixelsPerInch(),
-                    row.getKeepFigurePercent()))
+                    row.getKeepFigurePercent(),
+                    Optional.ofNullable(row.getAnchorWorkId())))
         .orElse(Settings.FIRST);
   }
 
@@ -69,6 +73,43 @@ class PlanStore {
 
   void keepFigure(long studyId, int percent) {
     set(studyId, PLAN_SETTING.KEEP_FIGURE_PERCENT, percent);
+  }
+
+  void toward(long studyId, Optional<Long> work) {
+    database
+        .insertInto(PLAN_SETTING)
+        .set(PLAN_SETTING.STUDY_ID, studyId)
+        .set(PLAN_SETTING.ANCHOR_WORK_ID, work.orElse(null))
+        .onConflict(PLAN_SETTING.STUDY_ID)
+        .doUpdate()
+        .set(PLAN_SETTING.ANCHOR_WORK_ID, work.orElse(null))
+        .execute();
+  }
+
+  /** What stays whatever the style does, in the user's words. */
+  List<String> mustKeeps(long studyId) {
+    return database
+        .select(PLAN_MUST_KEEP.WORDS)
+        .from(PLAN_MUST_KEEP)
+        .where(PLAN_MUST_KEEP.STUDY_ID.eq(studyId))
+        .orderBy(PLAN_MUST_KEEP.WORDS)
+        .fetch(PLAN_MUST_KEEP.WORDS);
+  }
+
+  void mustKeep(long studyId, String words) {
+    database
+        .insertInto(PLAN_MUST_KEEP)
+        .set(PLAN_MUST_KEEP.STUDY_ID, studyId)
+        .set(PLAN_MUST_KEEP.WORDS, words)
+        .onConflictDoNothing()
+        .execute();
+  }
+
+  void needNotKeep(long studyId, String words) {
+    database
+        .deleteFrom(PLAN_MUST_KEEP)
+        .where(PLAN_MUST_KEEP.STUDY_ID.eq(studyId), PLAN_MUST_KEEP.WORDS.eq(words))
+        .execute();
   }
 
   /** Keys of the acts that stay as the character has them. */

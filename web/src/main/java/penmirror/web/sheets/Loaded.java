@@ -17,6 +17,7 @@ import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.reading.TechnicalError;
 import penmirror.core.scoring.AttemptScorer;
 import penmirror.core.scoring.AttemptScorer.Asked;
+import penmirror.core.scoring.Habit;
 import penmirror.core.scoring.Score;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.Likeness;
@@ -212,6 +213,18 @@ public final class Loaded {
     return once(
         "score " + redraw.id(),
         () -> attempts().score(evidence(redraw), asked(redraw), answers(redraw)));
+  }
+
+  /** What the newest attempts miss to the same side again and again. */
+  public List<Habit> habits() {
+    return once(
+        "habits",
+        () -> {
+          List<Work> attempts = inRole(Work.Role.REDRAW);
+          int older = Math.max(0, attempts.size() - Habit.MOST_ATTEMPTS);
+          return Habit.of(
+              attempts.subList(older, attempts.size()).stream().map(this::score).toList());
+        });
   }
 
   /** What was clearly answered of a redraw: whether a statement holds, by its key. */

@@ -1,0 +1,20 @@
+-- A work that the character is carried toward, rather than the middle of all.
+alter table plan_setting add column anchor_work_id bigint references work (id) on delete set null;
+
+-- What of the character stays whatever the style does, in the user's words.
+create table plan_must_keep (
+  study_id bigint not null references study (id) on delete cascade,
+  words varchar(120) not null,
+  primary key (study_id, words)
+);
+
+-- Proportions of a work judged by eye before their reading was shown; never ranked.
+create table drill_guess (
+  id bigint generated always as identity primary key,
+  study_id bigint not null references study (id) on delete cascade,
+  work_id bigint not null references work (id) on delete cascade,
+  measure varchar(120) not null,
+  said double precision not null,
+  answered_at timestamp with time zone not null
+);
+create index drill_guess_study on drill_guess (study_id, id);
