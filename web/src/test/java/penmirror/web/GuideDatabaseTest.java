@@ -153,6 +153,21 @@ class GuideDatabaseTest extends DatabaseTest {
         .andExpect(status().isBadRequest());
   }
 
+  /** What is known of light and eye: each step of an eye is a picture, and no light is said so. */
+  @Test
+  void lightAndEyeShowWhatIsKnown() throws Exception {
+    String page = text(base + "/light");
+    assertThat(page).contains("Build of the eye", "eye.svg?steps=3", "The works share no light");
+    assertThat(text(base + "/eye.svg?steps=1"))
+        .contains("<svg")
+        .isNotEqualTo(text(base + "/eye.svg"));
+    assertThat(text(base + "/eye.svg?steps=-4")).isEqualTo(text(base + "/eye.svg?steps=1"));
+    mvc.perform(get(base + "/light.svg")).andExpect(status().isNotFound());
+    long empty = studies.begin("Empty", "", "", "");
+    assertThat(text("/studies/" + empty + "/plan/light")).contains("No opening is ruled yet");
+    mvc.perform(get("/studies/" + empty + "/plan/eye.svg")).andExpect(status().isNotFound());
+  }
+
   /** A photo nobody has marked is asked for its joints; what is no picture is refused. */
   @Test
   void aPhotoIsTakenForItsPose() throws Exception {

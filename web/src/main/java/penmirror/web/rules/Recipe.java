@@ -1,16 +1,15 @@
 package penmirror.web.rules;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Role;
 import penmirror.core.colour.Tones;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.line.LineMeasures;
-import penmirror.core.measure.shade.ShadeMeasures;
+import penmirror.core.planning.LightCard;
 import penmirror.core.style.PaletteColour;
 import penmirror.core.style.Rule;
 import penmirror.core.style.ShadeLaw;
@@ -38,12 +37,6 @@ record Recipe(
   private static final double INNER = 5;
   private static final double THICKEST = 22;
   private static final double RADIUS = 44;
-
-  /** Wider than this, in thousandths of a head, a shadow's border is drawn soft. */
-  private static final double SOFT_BORDER = 12;
-
-  /** Under this share of the figure a highlight is none. */
-  private static final double SOME_LIGHT = 0.02;
 
   /**
    * @param height of the bar, all to one scale
@@ -91,7 +84,7 @@ record Recipe(
     List<Shade> colours =
         sheet.palette().stream().limit(COLOURS).map(colour -> shade(colour, law)).toList();
     return new Recipe(
-        lines(sheet), law.flatMap(l -> ball(sheet, l)), steps(sheet), roles(sheet), colours);
+        lines(sheet), LightCard.of(sheet).map(Recipe::ball), steps(sheet), roles(sheet), colours);
   }
 
   private static List<RoleLaw> roles(StyleSheet sheet) {
@@ -139,38 +132,17 @@ record Recipe(
         key, ActStrip.number(Math.min(THICKEST, INNER * ratio)), Spoken.times(ratio));
   }
 
-  private static Optional<Ball> ball(StyleSheet sheet, ShadeLaw law) {
-    Optional<Double> from = centre(sheet, ShadeMeasures.LIGHT_FROM);
-    if (from.isEmpty() || sheet.palette().isEmpty()) {
-      return Optional.empty();
-    }
-    OkLab base = lightest(sheet);
-    double angle = Math.toRadians(from.get());
-    double x = Math.sin(angle);
-    double y = -Math.cos(angle);
-    double border = centre(sheet, ShadeMeasures.EDGE).orElse(0.0);
-    boolean glows =
-        centre(sheet, ShadeMeasures.HIGHLIGHT).filter(share -> share > SOME_LIGHT).isPresent();
-    return Optional.of(
-        new Ball(
-            base.toEncodedSrgb().hex(),
-            law.shadowOf(base).toEncodedSrgb().hex(),
-            ActStrip.number(x * RADIUS * 0.55),
-            ActStrip.number(y * RADIUS * 0.55),
-            ActStrip.number(border > SOFT_BORDER ? Math.min(10, border / 8) : 0),
-            glows,
-            ActStrip.number(x * RADIUS * 0.5),
-            ActStrip.number(y * RADIUS * 0.5)));
-  }
-
-  /** Of the colours that half of the works share the lightest that is no paper: mostly the skin. */
-  private static OkLab lightest(StyleSheet sheet) {
-    return sheet.palette().stream()
-        .filter(colour -> 2 * colour.workCount() >= sheet.works().size())
-        .map(PaletteColour::colour)
-        .filter(colour -> colour.chroma() > 0.04)
-        .max(Comparator.comparingDouble(OkLab::lightness))
-        .orElse(sheet.palette().get(0).colour());
+  private static Ball ball(LightCard card) {
+    Point light = card.toLight();
+    return new Ball(
+        card.base().toEncodedSrgb().hex(),
+        card.shadow().toEncodedSrgb().hex(),
+        ActStrip.number(light.x() * RADIUS * card.litShift()),
+        ActStrip.number(light.y() * RADIUS * card.litShift()),
+        ActStrip.number(Math.min(10, card.edge() / 8)),
+        card.glows(),
+        ActStrip.number(light.x() * RADIUS * 0.5),
+        ActStrip.number(light.y() * RADIUS * 0.5));
   }
 
   private static List<String> steps(StyleSheet sheet) {
