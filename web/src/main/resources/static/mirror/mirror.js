@@ -4,6 +4,7 @@ import { lettersOn, typing } from '../layout/studio.js';
 import { Evidence, Legend, layers } from '../origin/layers.js';
 import { takeRedraws } from '../layout/redrawn.js';
 import { ask } from './asking.js';
+import { Mended } from './mended.js';
 
 (() => {
   const mirror = document.getElementById('mirror');
@@ -82,6 +83,8 @@ import { ask } from './asking.js';
   });
   mirror.addEventListener('pointermove', (event) => { if (dragging) setFold(toPicture(event)); });
   mirror.addEventListener('pointerup', () => { dragging = false; });
+
+  const mended = new Mended(node('mended-picture'), node('mended-told'));
 
   // ---------- where readings come from, over both pictures
   const layerChoice = node('layer');
@@ -177,6 +180,8 @@ import { ask } from './asking.js';
       toggle('grey');
     } else if (key === 's') {
       toggle('squint');
+    } else if (key === 'p') {
+      mended.turn();
     } else if (key === 'm') {
       toggle('marks');
     } else if (key === 'l') {

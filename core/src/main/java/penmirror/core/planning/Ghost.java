@@ -13,6 +13,7 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.geometry.Warp;
+import penmirror.core.raster.Picture;
 
 /**
  * A drawing warped so that its landmarks lie on their targets, as a mesh of triangles: to draw
@@ -266,6 +267,20 @@ public final class Ghost {
       }
     }
     return mesh.drawn();
+  }
+
+  /**
+   * The warped drawing so many pixels high, as it stands.
+   *
+   * @param picture the drawing at its full size
+   */
+  public BufferedImage drawn(Picture picture, int fullHeightPixels, int heightPixels) {
+    double scale = heightPixels / (double) fullHeightPixels;
+    int width = (int) Math.max(1, Math.round(picture.widthPixels() * scale));
+    // Whole blocks are averaged first, so that thin lines do not fall between the pixels.
+    Picture copy = picture.shrunk((int) Math.max(1, Math.floor(1 / scale)));
+    return drawn(
+        copy.toImage(), picture.widthPixels(), new Placed(scale, 0, 0), width, heightPixels);
   }
 
   /** The part of a canvas on which it comes to lie, to whole pixels. */

@@ -91,6 +91,7 @@ class MirrorController {
             traced,
             comparing.beside(study, sheet),
             messages));
+    model.addAttribute("mendable", Mending.canMend(loaded, redraw, score));
     model.addAttribute("landmarks", Landmark.values());
     model.addAttribute("asked", loaded.asked(redraw));
     model.addAttribute("moods", Mood.values());

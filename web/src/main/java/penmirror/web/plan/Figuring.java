@@ -311,19 +311,9 @@ class Figuring {
     BufferedImage ghost =
         drawn(
             study,
-            (figure, picture, work) -> {
-              double scale = heightPixels / (double) work.heightPixels();
-              int width = (int) Math.max(1, Math.round(work.widthPixels() * scale));
-              // Whole blocks are averaged first, so that thin lines do not fall between the pixels.
-              Picture copy = picture.shrunk((int) Math.max(1, Math.floor(1 / scale)));
-              return Ghost.of(figure, work.widthPixels(), work.heightPixels())
-                  .drawn(
-                      copy.toImage(),
-                      work.widthPixels(),
-                      new Ghost.Placed(scale, 0, 0),
-                      width,
-                      heightPixels);
-            });
+            (figure, picture, work) ->
+                Ghost.of(figure, work.widthPixels(), work.heightPixels())
+                    .drawn(picture, work.heightPixels(), heightPixels));
     return PngWriter.write(ghost, Optional.empty());
   }
 

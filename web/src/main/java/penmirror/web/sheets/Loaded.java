@@ -215,6 +215,11 @@ public final class Loaded {
         () -> attempts().score(evidence(redraw), asked(redraw), answers(redraw)));
   }
 
+  /** The same with its landmarks elsewhere; lines and tones as they were read. */
+  public Score score(Work redraw, Marks moved) {
+    return attempts().score(evidence(redraw).withMarks(moved), asked(redraw), answers(redraw));
+  }
+
   /** What the newest attempts miss to the same side again and again. */
   public List<Habit> habits() {
     return once(

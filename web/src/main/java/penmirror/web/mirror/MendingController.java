@@ -1,0 +1,71 @@
+package penmirror.web.mirror;
+
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import penmirror.web.layout.Choice;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
+
+/** A redraw with its fixes carried out: what it would reach, and as an underlay. */
+@Controller
+class MendingController {
+  private final Mending mending;
+
+  MendingController(Mending mending) {
+    this.mending = mending;
+  }
+
+  /** What a redraw with its fixes carried out would reach. */
+  @GetMapping("/studies/{studyId}/mirror/{workId}/mended.json")
+  @ResponseBody
+  Mending.Told mendedTold(
+      Study study, Work redraw, @RequestParam(defaultValue = "first") String reach) {
+    return mending.told(study, redraw, reach(reach));
+  }
+
+  /**
+   * @param height in pixels; as large as the redraw, to be taken away, without one
+   */
+  @GetMapping("/studies/{studyId}/mirror/{workId}/mended.png")
+  ResponseEntity<byte[]> mended(
+      Study study,
+      Work redraw,
+      @RequestParam(defaultValue = "first") String reach,
+      @RequestParam Optional<Integer> height) {
+    int pixels = Math.max(1, Math.min(redraw.heightPixels(), height.orElse(redraw.heightPixels())));
+    byte[] png = mending.picture(study, redraw, reach(reach), pixels);
+    ResponseEntity.BodyBuilder answer =
+        ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache());
+    return (height.isPresent() ? answer : answer.headers(taken(redraw, "png"))).body(png);
+  }
+
+  /** The redraw and it as two layers. */
+  @GetMapping("/studies/{studyId}/mirror/{workId}/mended.ora")
+  ResponseEntity<byte[]> underlay(
+      Study study, Work redraw, @RequestParam(defaultValue = "first") String reach) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("image/openraster"))
+        .headers(taken(redraw, "ora"))
+        .body(mending.underlay(study, redraw, reach(reach)));
+  }
+
+  private static Mending.Reach reach(String word) {
+    return Choice.of(Mending.Reach.class, word.toUpperCase(Locale.ROOT));
+  }
+
+  private static HttpHeaders taken(Work redraw, String ending) {
+    HttpHeaders headers = new HttpHeaders();
+    headers.setContentDisposition(
+        ContentDisposition.attachment().filename("mended-" + redraw.id() + "." + ending).build());
+    return headers;
+  }
+}
