@@ -180,8 +180,11 @@ import { Mended } from './mended.js';
       toggle('grey');
     } else if (key === 's') {
       toggle('squint');
-    } else if (key === 'p') {
+    } else if (key === ' ') {
+      if (document.activeElement?.closest('a, button, input, select, summary')) return;
       mended.turn();
+    } else if (key === 'd' || key === 'p') {
+      (fixes[at] ?? fixes[0])?.querySelector(`[data-says-of-fix=${key === 'd' ? 'done' : 'purpose'}]`)?.click();
     } else if (key === 'm') {
       toggle('marks');
     } else if (key === 'l') {

@@ -1,7 +1,10 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.io.ByteArrayInputStream;
@@ -14,6 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import penmirror.core.figure.Feature;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -67,10 +71,7 @@ class MendedDatabaseTest extends DatabaseTest {
   /** Eyes a tenth of a head too high: mended they sit right, and the score says so. */
   @Test
   void theFixesAreCarriedOutAndScored() throws Exception {
-    Marks right = source(1).truth();
-    double head = right.headFrame().orElseThrow().headPixels();
-    Marks high = right.moved(Feature.EYES.landmarks(), p -> p.minus(new Point(0, 0.1 * head)));
-    long redraw = hang(Work.Role.REDRAW, redraw(1), high);
+    long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
     assertThat(text(address(redraw, ""))).contains("data-mends=\"first\"", "mended-told");
     Matcher told =
         Pattern.compile("By the rules (\\d+), mended (\\d+)")
@@ -95,6 +96,61 @@ class MendedDatabaseTest extends DatabaseTest {
       assertThat(names).contains("data/yours.png", "data/mended.png");
     }
     mvc.perform(get(address(redraw, "/mended.png?reach=some"))).andExpect(status().isBadRequest());
+  }
+
+  private void say(long redraw, String what, String... parameters) throws Exception {
+    MockHttpServletRequestBuilder request = post(address(redraw, what)).with(csrf());
+    for (int i = 0; i < parameters.length; i += 2) {
+      request.param(parameters[i], parameters[i + 1]);
+    }
+    mvc.perform(request).andExpect(redirectedUrl(address(redraw, "")));
+  }
+
+  /** The eyes of the source, moved up by a share of a head. */
+  private static Marks eyesUp(double share) {
+    Marks right = source(1).truth();
+    double head = right.headFrame().orElseThrow().headPixels();
+    return right.moved(Feature.EYES.landmarks(), p -> p.minus(new Point(0, share * head)));
+  }
+
+  /** What is off on purpose is never among the changes of any attempt, until it is asked again. */
+  @Test
+  void whatIsOffOnPurposeIsNotAskedForAgain() throws Exception {
+    long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    assertThat(text(address(redraw, ""))).contains("data-key=\"eye-height");
+    say(redraw, "/on-purpose", "act", "eye-height", "is", "true");
+    String page = text(address(redraw, ""));
+    assertThat(page).doesNotContain("data-key=\"eye-height").contains("On purpose, never among");
+    long next = hang(Work.Role.REDRAW, redraw(2), eyesUp(0.12));
+    assertThat(text(address(next, ""))).doesNotContain("data-key=\"eye-height");
+    say(next, "/on-purpose", "act", "eye-height", "is", "false");
+    assertThat(text(address(redraw, ""))).contains("data-key=\"eye-height");
+    mvc.perform(
+            post(address(redraw, "/on-purpose"))
+                .param("act", "moonlight")
+                .param("is", "true")
+                .with(csrf()))
+        .andExpect(status().isBadRequest());
+  }
+
+  /** A fix is ticked off on its own attempt; the next one says what was mended since. */
+  @Test
+  void fixesHaveAMemory() throws Exception {
+    long first = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    Matcher key =
+        Pattern.compile("data-key=\"(eye-height[^\"]*)\"").matcher(text(address(first, "")));
+    assertThat(key.find()).isTrue();
+    say(first, "/done", "fix", key.group(1), "is", "true");
+    say(first, "/done", "fix", key.group(1), "is", "true");
+    assertThat(text(address(first, ""))).contains("class=\"fix done\"");
+    say(first, "/done", "fix", key.group(1), "is", "false");
+    assertThat(text(address(first, ""))).doesNotContain("class=\"fix done\"");
+    long second = hang(Work.Role.REDRAW, redraw(2), source(1).truth());
+    assertThat(text(address(second, "")))
+        .contains("Mended since attempt")
+        .containsPattern("id=\"since\">.*\\s*.*eye height");
+    long third = hang(Work.Role.REDRAW, redraw(3), eyesUp(0.1));
+    assertThat(text(address(third, ""))).contains("Right before, off now:");
   }
 
   private static int differing(Picture one, Picture other) {

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import penmirror.core.act.Act;
 import penmirror.core.figure.Mood;
 import penmirror.core.measure.Evidence;
 import penmirror.core.style.MeasuredWork;
@@ -97,7 +99,15 @@ public final class AttemptScorer {
    * @param answers whether a statement holds of the attempt, by the statement's key
    */
   public Score score(Evidence attempt, Asked asked, Map<String, Boolean> answers) {
-    return scorer(asked).score(attempt, answers);
+    return score(attempt, asked, answers, act -> false);
+  }
+
+  /**
+   * @param onPurpose acts that are off as the user wants them: no fix names them
+   */
+  public Score score(
+      Evidence attempt, Asked asked, Map<String, Boolean> answers, Predicate<Act> onPurpose) {
+    return scorer(asked).score(attempt, answers, onPurpose);
   }
 
   private Scorer scorer(Asked asked) {

@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import penmirror.core.act.Act;
 import penmirror.core.colour.Swatch;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -87,6 +89,15 @@ public final class Scorer {
    *     is unclear is absent and takes no part
    */
   public Score score(Evidence redraw, Map<String, Boolean> answers) {
+    return score(redraw, answers, act -> false);
+  }
+
+  /**
+   * The same where nothing is to be changed about some acts.
+   *
+   * @param onPurpose acts that are off as the user wants them: they count, and no fix names them
+   */
+  public Score score(Evidence redraw, Map<String, Boolean> answers, Predicate<Act> onPurpose) {
     List<TickScore> ticks = ticks(answers);
     Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw, ruled());
     View view = redraw.marks().view();
@@ -99,7 +110,10 @@ public final class Scorer {
     Optional<Double> glance = glance(nearest, house);
     Optional<Double> overall = overall(byRules, nearest, house);
     FixFinder finder = new FixFinder(this, redraw, results, byActs, ticks);
-    List<Fix> fixes = overall.isPresent() ? finder.fixes() : List.of();
+    List<Fix> fixes =
+        overall.isPresent()
+            ? finder.fixes().stream().filter(fix -> !onPurpose.test(fix.act())).toList()
+            : List.of();
     return new Score(
         overall,
         overall.map(points -> interval(view, results, house, ticks, points)),

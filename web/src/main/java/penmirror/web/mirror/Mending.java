@@ -36,8 +36,10 @@ class Mending {
   private final SheetMaker sheets;
   private final PictureStore pictures;
   private final PictureOpener opener;
+  private final Fixing fixing;
 
-  Mending(SheetMaker sheets, PictureStore pictures, PictureOpener opener) {
+  Mending(SheetMaker sheets, PictureStore pictures, PictureOpener opener, Fixing fixing) {
+    this.fixing = fixing;
     this.sheets = sheets;
     this.pictures = pictures;
     this.opener = opener;
@@ -64,7 +66,7 @@ class Mending {
 
   Told told(Study study, Work redraw, Reach reach) {
     Loaded loaded = sheets.load(study);
-    Score score = loaded.score(redraw);
+    Score score = fixing.score(study, loaded, redraw);
     CarriedFigure figure = carried(loaded, redraw, score, reach);
     Score mended = loaded.score(redraw, figure.targets());
     List<Fix> fixes = Verdict.told(score);
@@ -113,7 +115,7 @@ class Mending {
     if (loaded.evidence(redraw).marks().headFrame().isEmpty()) {
       throw new RefusedException("mirror.mended.none");
     }
-    CarriedFigure figure = carried(loaded, redraw, loaded.score(redraw), reach);
+    CarriedFigure figure = carried(loaded, redraw, fixing.score(study, loaded, redraw), reach);
     return opened(
         redraw,
         picture ->

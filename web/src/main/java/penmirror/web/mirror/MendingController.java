@@ -9,18 +9,21 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import penmirror.web.layout.Choice;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
-/** A redraw with its fixes carried out: what it would reach, and as an underlay. */
+/** What is said of fixes; a redraw with them carried out, as an underlay. */
 @Controller
 class MendingController {
   private final Mending mending;
+  private final Fixing fixing;
 
-  MendingController(Mending mending) {
+  MendingController(Mending mending, Fixing fixing) {
+    this.fixing = fixing;
     this.mending = mending;
   }
 
@@ -56,6 +59,20 @@ class MendingController {
         .contentType(MediaType.parseMediaType("image/openraster"))
         .headers(taken(redraw, "ora"))
         .body(mending.underlay(study, redraw, reach(reach)));
+  }
+
+  /** One fix is done, or not yet. */
+  @PostMapping("/studies/{studyId}/mirror/{workId}/done")
+  String done(Study study, Work redraw, @RequestParam String fix, @RequestParam boolean is) {
+    fixing.done(redraw, fix, is);
+    return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
+  }
+
+  /** Something is off as the user wants it, in this study; or is no more. */
+  @PostMapping("/studies/{studyId}/mirror/{workId}/on-purpose")
+  String onPurpose(Study study, Work redraw, @RequestParam String act, @RequestParam boolean is) {
+    fixing.onPurpose(study, act, is);
+    return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
   }
 
   private static Mending.Reach reach(String word) {

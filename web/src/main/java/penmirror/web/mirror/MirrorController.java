@@ -40,6 +40,7 @@ class MirrorController {
   private final SheetMaker sheets;
   private final Comparing comparing;
   private final Statements statements;
+  private final Fixing fixing;
   private final Rail rail;
   private final MessageSource messages;
 
@@ -48,11 +49,13 @@ class MirrorController {
       SheetMaker sheets,
       Comparing comparing,
       Statements statements,
+      Fixing fixing,
       Rail rail,
       MessageSource messages) {
     this.redraws = redraws;
     this.sheets = sheets;
     this.comparing = comparing;
+    this.fixing = fixing;
     this.statements = statements;
     this.rail = rail;
     this.messages = messages;
@@ -74,7 +77,7 @@ class MirrorController {
     Loaded loaded = sheets.load(study);
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
     StyleSheet sheet = loaded.sheetAsked(redraw);
-    Score score = loaded.score(redraw);
+    Score score = fixing.score(study, loaded, redraw);
     List<MeasureGroup> traced = redraws.traced(study);
     rail.addTo(model, study, Stage.MIRROR);
     model.addAttribute("redraw", redraw);
@@ -91,6 +94,9 @@ class MirrorController {
             traced,
             comparing.beside(study, sheet),
             messages));
+    model.addAttribute("done", fixing.done(redraw));
+    model.addAttribute("meant", fixing.meant(study));
+    model.addAttribute("since", fixing.since(study, loaded, redraw));
     model.addAttribute("mendable", Mending.canMend(loaded, redraw, score));
     model.addAttribute("landmarks", Landmark.values());
     model.addAttribute("asked", loaded.asked(redraw));
@@ -98,7 +104,7 @@ class MirrorController {
     model.addAttribute("stages", AttemptStage.values());
     model.addAttribute("layers", Layer.values());
     model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
-    chosenSource(loaded, sources, source)
+    Overlay.source(loaded, source)
         .ifPresent(
             work -> {
               model.addAttribute("source", work);
@@ -159,20 +165,6 @@ class MirrorController {
     model.addAttribute("fault", fault.orElse(null));
     model.addAttribute("attempts", redraws.of(study));
     return "mirror/empty";
-  }
-
-  /** The source asked for, else the first that has landmarks to align on, else the first. */
-  private static Optional<Work> chosenSource(
-      Loaded loaded, List<Work> sources, Optional<Long> asked) {
-    return sources.stream()
-        .filter(work -> asked.isPresent() && work.id() == asked.get())
-        .findFirst()
-        .or(
-            () ->
-                sources.stream()
-                    .filter(work -> loaded.evidence(work).marks().landmarks().size() > 3)
-                    .findFirst())
-        .or(() -> sources.stream().findFirst());
   }
 
   /** In the user's words, else in the sheet's, in the order in which the verdict tells them. */

@@ -14,6 +14,7 @@ import penmirror.core.geometry.Similarity;
 import penmirror.core.move.Move;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.LandmarkAlignment;
+import penmirror.web.sheets.Loaded;
 import penmirror.web.studies.Work;
 
 /**
@@ -45,6 +46,20 @@ record Overlay(
 
   /** A fix's number beside the place it mends. */
   record Pin(int number, String x, String y, String placeX, String placeY) {}
+
+  /** The source asked for, else the first that has landmarks to align on, else the first. */
+  static Optional<Work> source(Loaded loaded, Optional<Long> asked) {
+    List<Work> sources = loaded.inRole(Work.Role.SOURCE);
+    return sources.stream()
+        .filter(work -> asked.isPresent() && work.id() == asked.get())
+        .findFirst()
+        .or(
+            () ->
+                sources.stream()
+                    .filter(work -> loaded.evidence(work).marks().landmarks().size() > 3)
+                    .findFirst())
+        .or(() -> sources.stream().findFirst());
+  }
 
   static Overlay of(
       Work source, Marks sourceMarks, Work redraw, Marks redrawMarks, List<Fix> fixes) {

@@ -77,6 +77,7 @@ record Verdict(
   record FixRow(
       int number,
       String key,
+      String act,
       String stage,
       String instruction,
       String miss,
@@ -251,6 +252,7 @@ record Verdict(
             new FixRow(
                 rows.size() + 1,
                 fix.key(),
+                fix.act().key(),
                 Checklist.stage(fix.act().group()).word(),
                 FixWords.instruction(fix),
                 Spoken.sentence(FixWords.miss(fix)),

@@ -4,6 +4,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
@@ -213,6 +215,25 @@ public final class Loaded {
     return once(
         "score " + redraw.id(),
         () -> attempts().score(evidence(redraw), asked(redraw), answers(redraw)));
+  }
+
+  /**
+   * The same where nothing is asked of some acts.
+   *
+   * @param onPurpose keys of acts that are off as the user wants them
+   */
+  public Score score(Work redraw, Set<String> onPurpose) {
+    return onPurpose.isEmpty()
+        ? score(redraw)
+        : once(
+            "score " + redraw.id() + " but " + new TreeSet<>(onPurpose),
+            () ->
+                attempts()
+                    .score(
+                        evidence(redraw),
+                        asked(redraw),
+                        answers(redraw),
+                        act -> onPurpose.contains(act.key())));
   }
 
   /** The same with its landmarks elsewhere; lines and tones as they were read. */
