@@ -143,14 +143,14 @@ import { Mended } from './mended.js';
   const fixes = [...document.querySelectorAll('.fix')];
   const choose = (fix) => {
     fixes.forEach((each) => each.classList.toggle('now', each === fix));
-    document.querySelectorAll('.three li').forEach((each) => each.classList.toggle('now', each.dataset.first === fix.dataset.fix));
+    document.querySelectorAll('.three li, .close li').forEach((each) => each.classList.toggle('now', each.dataset.first === fix.dataset.fix));
     document.querySelectorAll('#mirror .pin').forEach((pin) => pin.classList.toggle('now', pin.textContent.trim() === fix.dataset.fix));
   };
   fixes.forEach((fix) => {
     fix.addEventListener('focus', () => choose(fix));
     fix.addEventListener('click', () => fix.focus());
   });
-  document.querySelectorAll('.three li').forEach((each) => each.addEventListener('click', () => fixes[Number(each.dataset.first) - 1]?.focus()));
+  document.querySelectorAll('.three li, .close li').forEach((each) => each.addEventListener('click', () => fixes[Number(each.dataset.first) - 1]?.focus()));
 
   /** Answers the statement in focus, or else the first that nobody answered. */
   const answer = (says) => {

@@ -110,6 +110,14 @@ class MirrorController {
               model.addAttribute("source", work);
               model.addAttribute("sourceHead", loaded.headPixels(work).orElse(null));
               model.addAttribute(
+                  "closeups",
+                  Closeup.of(
+                      work,
+                      loaded.evidence(work).marks(),
+                      redraw,
+                      loaded.evidence(redraw).marks(),
+                      Verdict.told(score)));
+              model.addAttribute(
                   "overlay",
                   Overlay.of(
                       work,

@@ -110,7 +110,7 @@ class OverlayTest {
     return Illustration.of(commission).marks();
   }
 
-  private static Work work(int width, int height) {
+  static Work work(int width, int height) {
     return new Work(
         1,
         1,
