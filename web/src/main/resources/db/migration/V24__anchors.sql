@@ -7,14 +7,3 @@ create table plan_must_keep (
   words varchar(120) not null,
   primary key (study_id, words)
 );
-
--- Proportions of a work judged by eye before their reading was shown; never ranked.
-create table drill_guess (
-  id bigint generated always as identity primary key,
-  study_id bigint not null references study (id) on delete cascade,
-  work_id bigint not null references work (id) on delete cascade,
-  measure varchar(120) not null,
-  said double precision not null,
-  answered_at timestamp with time zone not null
-);
-create index drill_guess_study on drill_guess (study_id, id);

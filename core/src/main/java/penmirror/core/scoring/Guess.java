@@ -61,6 +61,11 @@ public record Guess(Measure measure, double said, double is) {
     return all().stream().filter(of -> of.measure().key().equals(measureKey)).findFirst();
   }
 
+  /** In the measure's unit, above 0 for too much. */
+  public double off() {
+    return said - is;
+  }
+
   /**
    * How far off it is in tolerances, signed, above 0 for too much.
    *
@@ -70,6 +75,6 @@ public record Guess(Measure measure, double said, double is) {
     if (rule.isPresent()) {
       return rule.get().z(said) - rule.get().z(is);
     }
-    return (said - is) / (ROUGHLY * Math.abs(is));
+    return off() / (ROUGHLY * Math.abs(is));
   }
 }

@@ -105,6 +105,18 @@ public final class ActWords {
         .toList();
   }
 
+  /** How forms are lit and shaded. */
+  public static List<String> ofLight(StyleSheet sheet) {
+    return sentences(
+        sheet,
+        "light",
+        "shadow-amount",
+        "shadow-depth",
+        "shadow-colour",
+        "shadow-edge",
+        "highlights");
+  }
+
   /** One reading of an act in a sentence of its own; by its name and middle where it has none. */
   public static String sentence(Rule rule) {
     String key = rule.measure().key();

@@ -1,7 +1,6 @@
 package penmirror.web.drill;
 
 import static penmirror.web.storage.generated.Tables.DRILL_ANSWER;
-import static penmirror.web.storage.generated.Tables.DRILL_GUESS;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -10,7 +9,7 @@ import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import penmirror.core.colour.EncodedSrgb;
 
-/** Keeps what was mixed and judged by eye. */
+/** Keeps what was mixed by eye. */
 @Repository
 class DrillStore {
   private final DSLContext database;
@@ -38,33 +37,6 @@ class DrillStore {
             row ->
                 new Answer(
                     EncodedSrgb.fromHex(row.getAsked()), EncodedSrgb.fromHex(row.getGiven())));
-  }
-
-  record Guessed(long work, String measure, double said) {}
-
-  int countGuesses(long studyId) {
-    return database.fetchCount(DRILL_GUESS, DRILL_GUESS.STUDY_ID.eq(studyId));
-  }
-
-  /** Newest first. */
-  List<Guessed> newestGuesses(long studyId, int most) {
-    return database
-        .selectFrom(DRILL_GUESS)
-        .where(DRILL_GUESS.STUDY_ID.eq(studyId))
-        .orderBy(DRILL_GUESS.ID.desc())
-        .limit(most)
-        .fetch(row -> new Guessed(row.getWorkId(), row.getMeasure(), row.getSaid()));
-  }
-
-  void keepGuess(long studyId, Guessed guess) {
-    database
-        .insertInto(DRILL_GUESS)
-        .set(DRILL_GUESS.STUDY_ID, studyId)
-        .set(DRILL_GUESS.WORK_ID, guess.work())
-        .set(DRILL_GUESS.MEASURE, guess.measure())
-        .set(DRILL_GUESS.SAID, guess.said())
-        .set(DRILL_GUESS.ANSWERED_AT, OffsetDateTime.now(clock))
-        .execute();
   }
 
   void keep(long studyId, Answer answer) {

@@ -18,6 +18,7 @@ import penmirror.core.scoring.Habit;
 import penmirror.core.telling.HabitWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
+import penmirror.web.evidence.GuessStore;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
 import penmirror.web.sheets.Loaded;
@@ -36,10 +37,10 @@ public class Guessing {
   /** Within one tolerance an eye is as exact as the hand it looks at. */
   private static final double NEAR = 1;
 
-  private final DrillStore store;
+  private final GuessStore store;
   private final SheetMaker sheets;
 
-  Guessing(DrillStore store, SheetMaker sheets) {
+  Guessing(GuessStore store, SheetMaker sheets) {
     this.store = store;
     this.sheets = sheets;
   }
@@ -49,6 +50,7 @@ public class Guessing {
    *
    * @param shape how it is drawn, a word
    * @param viewBox what of the picture is seen
+   * @param is what it is read as; never shown before it is answered
    */
   record Question(
       Work work,
@@ -57,7 +59,8 @@ public class Guessing {
       String viewBox,
       double least,
       double most,
-      double usual) {}
+      double usual,
+      double is) {}
 
   /**
    * @param told which way it is off, in words
@@ -78,11 +81,11 @@ public class Guessing {
   Page page(Study study, boolean answered) {
     Loaded loaded = sheets.load(study);
     List<Question> all = questions(loaded);
-    int count = store.countGuesses(study.id());
+    int count = store.count(study.id());
     Optional<Answered> last =
         answered
-            ? store.newestGuesses(study.id(), 1).stream()
-                .flatMap(guess -> answered(loaded, guess).stream())
+            ? store.newest(study.id(), 1).stream()
+                .flatMap(kept -> answered(loaded, kept).stream())
                 .findFirst()
             : Optional.empty();
     return new Page(
@@ -95,20 +98,16 @@ public class Guessing {
             .toList());
   }
 
-  /** What the newest guesses take for too much or too little again and again. */
+  /**
+   * What the newest guesses, here and on the bench, take for too much or too little again and
+   * again.
+   */
   public List<Habit> habits(Study study) {
-    Loaded loaded = sheets.load(study);
-    List<Guess> guesses = new ArrayList<>();
-    for (DrillStore.Guessed guess : store.newestGuesses(study.id(), NEWEST)) {
-      answered(loaded, guess)
-          .flatMap(
-              of ->
-                  Guess.asked(guess.measure())
-                      .map(asked -> new Guess(asked.measure(), of.said(), of.is())))
-          .ifPresent(guesses::add);
-    }
+    List<Guess> guesses =
+        new ArrayList<>(
+            store.newest(study.id(), NEWEST).stream().map(GuessStore.Kept::guess).toList());
     Collections.reverse(guesses);
-    return Habit.ofGuesses(loaded.sheet(), guesses);
+    return Habit.ofGuesses(sheets.sheetOf(study), guesses);
   }
 
   /**
@@ -124,10 +123,12 @@ public class Guessing {
             .findFirst()
             .orElseThrow(() -> new RefusedException("fault.form.word", Texts.cut(measure, 40)));
     double held = Double.isNaN(said) ? asked.usual() : said;
-    store.keepGuess(
-        study.id(),
-        new DrillStore.Guessed(
-            work, measure, Math.max(asked.least(), Math.min(asked.most(), held))));
+    store.keep(
+        work,
+        new Guess(
+            Guess.asked(measure).orElseThrow().measure(),
+            Math.max(asked.least(), Math.min(asked.most(), held)),
+            asked.is()));
   }
 
   /** Every one once before any comes again, in no order one could learn. */
@@ -146,14 +147,14 @@ public class Guessing {
         boolean isWithin =
             is.isPresent() && is.getAsDouble() >= asked.least() && is.getAsDouble() <= asked.most();
         if (isWithin) {
-          questions.add(question(work, marks, asked));
+          questions.add(question(work, marks, asked, is.getAsDouble()));
         }
       }
     }
     return questions;
   }
 
-  private static Question question(Work work, Marks marks, Guess.Asked asked) {
+  private static Question question(Work work, Marks marks, Guess.Asked asked, double is) {
     boolean isWhole = asked.shape() == Shape.HEADS || asked.shape() == Shape.LEGS;
     String whole = "0 0 " + work.widthPixels() + " " + work.heightPixels();
     String box =
@@ -169,37 +170,34 @@ public class Guessing {
         box,
         asked.least(),
         asked.most(),
-        asked.usual());
+        asked.usual(),
+        is);
   }
 
-  /** Empty where the work is gone, or is marked otherwise by now. */
-  private static Optional<Answered> answered(Loaded loaded, DrillStore.Guessed guess) {
+  /** Empty where the work is gone, or no longer marked so that it could be asked after. */
+  private static Optional<Answered> answered(Loaded loaded, GuessStore.Kept kept) {
+    Guess guess = kept.guess();
     return questions(loaded).stream()
-        .filter(of -> of.work().id() == guess.work() && of.measure().equals(guess.measure()))
+        .filter(of -> of.work().id() == kept.workId() && of.measure().equals(guess.measure().key()))
         .findFirst()
-        .flatMap(
-            question ->
-                Guess.asked(guess.measure())
-                    .map(asked -> told(loaded, question, asked, guess.said())));
+        .map(question -> told(loaded, question, guess));
   }
 
-  private static Answered told(Loaded loaded, Question question, Guess.Asked asked, double said) {
-    Marks marks = loaded.evidence(question.work()).marks().confirmed();
-    double is = asked.measure().valueOf(marks).orElseThrow();
-    double z = new Guess(asked.measure(), said, is).z(loaded.sheet().rule(asked.measure()));
+  private static Answered told(Loaded loaded, Question question, Guess guess) {
+    double z = guess.z(loaded.sheet().rule(guess.measure()));
     String told =
         Math.abs(z) <= NEAR
             ? Wording.text("guess.near")
-            : Spoken.sentence(Wording.miss(asked.measure(), z)) + ".";
+            : Spoken.sentence(Wording.miss(guess.measure(), z)) + ".";
     return new Answered(
         question,
-        said,
-        is,
+        guess.said(),
+        guess.is(),
         told,
-        Wording.text("guess.numbers", number(asked, said), number(asked, is)));
+        Wording.text("guess.numbers", number(guess, guess.said()), number(guess, guess.is())));
   }
 
-  private static String number(Guess.Asked asked, double value) {
-    return Wording.number(asked.measure().unit(), value);
+  private static String number(Guess guess, double value) {
+    return Wording.number(guess.measure().unit(), value);
   }
 }

@@ -13,8 +13,10 @@ import penmirror.core.measure.Reading;
 import penmirror.core.measure.Unit;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.reading.TechnicalError;
+import penmirror.core.scoring.Guess;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.evidence.GuessStore;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.RepeatStore;
 import penmirror.web.studies.Study;
@@ -72,7 +74,7 @@ class Practising {
   }
 
   /** A guess beside what was read. */
-  record Guessed(GuessStore.Guess guess, Unit unit) {}
+  record Guessed(Guess guess, Unit unit) {}
 
   /**
    * Keeps a guess.
@@ -89,7 +91,7 @@ class Practising {
     if (reading.isEmpty() || value.isEmpty()) {
       return Optional.empty();
     }
-    GuessStore.Guess guess = new GuessStore.Guess(key, value.getAsDouble(), reading.get().value());
+    Guess guess = new Guess(reading.get().measure(), value.getAsDouble(), reading.get().value());
     guesses.keep(work.id(), guess);
     return Optional.of(new Guessed(guess, reading.get().measure().unit()));
   }

@@ -14,6 +14,7 @@ import penmirror.core.figure.Marks;
 import penmirror.core.format.FormatException;
 import penmirror.core.measure.Unit;
 import penmirror.core.reading.TechnicalError;
+import penmirror.core.scoring.Guess;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.Fault;
 import penmirror.web.studies.Study;
@@ -67,10 +68,10 @@ class PractisingController {
       return Fault.on(
           model, response, HttpStatus.BAD_REQUEST, text("measure.guess.fault", guessed));
     }
-    GuessStore.Guess guess = kept.get().guess();
+    Guess guess = kept.get().guess();
     Unit unit = kept.get().unit();
-    String off = Wording.number(Math.abs(guess.error()), unit.decimals());
-    String way = guess.error() < 0 ? "measure.guess.low" : "measure.guess.high";
+    String off = Wording.number(Math.abs(guess.off()), unit.decimals());
+    String way = guess.off() < 0 ? "measure.guess.low" : "measure.guess.high";
     boolean isRight = Wording.number(unit, 0).equals(off);
     model.addAttribute(
         "text", text(isRight ? "measure.guess.right" : way, off, Wording.unit(unit)));

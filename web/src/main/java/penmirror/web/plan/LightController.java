@@ -61,16 +61,7 @@ class LightController {
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("lit", LightCard.of(sheet).isPresent());
     model.addAttribute("works", sheet.works().size());
-    model.addAttribute(
-        "light",
-        ActWords.sentences(
-            sheet,
-            "light",
-            "shadow-amount",
-            "shadow-depth",
-            "shadow-colour",
-            "shadow-edge",
-            "highlights"));
+    model.addAttribute("light", ActWords.ofLight(sheet));
     model.addAttribute("eye", ActWords.sentences(sheet, EYE_ACTS));
     model.addAttribute(
         "steps", steps.stream().map(step -> StepRow.of(steps.indexOf(step) + 1, step)).toList());

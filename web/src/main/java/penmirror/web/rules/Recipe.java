@@ -84,7 +84,11 @@ record Recipe(
     List<Shade> colours =
         sheet.palette().stream().limit(COLOURS).map(colour -> shade(colour, law)).toList();
     return new Recipe(
-        lines(sheet), LightCard.of(sheet).map(Recipe::ball), steps(sheet), roles(sheet), colours);
+        lines(sheet),
+        LightCard.of(sheet).map(Recipe::ball),
+        ActWords.ofLight(sheet),
+        roles(sheet),
+        colours);
   }
 
   private static List<RoleLaw> roles(StyleSheet sheet) {
@@ -143,17 +147,6 @@ record Recipe(
         card.glows(),
         ActStrip.number(light.x() * RADIUS * 0.5),
         ActStrip.number(light.y() * RADIUS * 0.5));
-  }
-
-  private static List<String> steps(StyleSheet sheet) {
-    return ActWords.sentences(
-        sheet,
-        "light",
-        "shadow-amount",
-        "shadow-depth",
-        "shadow-colour",
-        "shadow-edge",
-        "highlights");
   }
 
   private static Shade shade(PaletteColour colour, Optional<ShadeLaw> law) {
