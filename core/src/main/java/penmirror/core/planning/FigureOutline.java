@@ -90,8 +90,12 @@ final class FigureOutline {
   private void face() {
     Optional<Point> left = marks.point(CHEEK_L);
     Optional<Point> right = marks.point(CHEEK_R);
-    if (marks.view() == View.SIDE || left.isEmpty() || right.isEmpty()) {
+    if (marks.view() == View.SIDE) {
       profile();
+      return;
+    }
+    if (left.isEmpty() || right.isEmpty()) {
+      through(JAW_L, CHIN, JAW_R);
       return;
     }
     List<Point> below = new ArrayList<>();

@@ -3,13 +3,18 @@ package penmirror.demoart.judgement;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
@@ -17,8 +22,10 @@ import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.planning.CarriedFigure;
 import penmirror.core.planning.Ghost;
+import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Score;
 import penmirror.core.style.StyleSheet;
+import penmirror.demoart.reading.DemoRead;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
 
@@ -105,6 +112,29 @@ class CarriedTruthTest {
       double dot = one.x() * other.x() + one.y() * other.y();
       bends.put(side + " " + joint, Math.toDegrees(Math.atan2(cross, dot)));
     }
+  }
+
+  /**
+   * An attempt with its fixes carried out, by moves alone, never reaches less, and the first of
+   * each chain, which has the most to mend, clearly more.
+   */
+  @ParameterizedTest
+  @MethodSource("hands")
+  void attemptsAreMendedByTheirFixes(DemoScores.Hand hand) {
+    List<Double> rises = new ArrayList<>();
+    for (DemoRead.Seen attempt : hand.attempts()) {
+      Score was = hand.scorer().score(attempt.evidence());
+      Set<Act> acts = was.fixes().stream().map(Fix::act).collect(Collectors.toSet());
+      CarriedFigure mended =
+          CarriedFigure.of(
+              hand.sheet(),
+              attempt.evidence().marks(),
+              measure -> Acts.of(measure).filter(acts::contains).isPresent() ? 0 : 1);
+      Score is = hand.scorer().score(attempt.evidence().withMarks(mended.targets()));
+      rises.add(is.byRules().orElseThrow() - was.byRules().orElseThrow());
+    }
+    assertThat(rises).as(hand.name()).allMatch(rise -> rise > -0.5);
+    assertThat(rises.get(0)).as(hand.name()).isGreaterThan(3);
   }
 
   /** Drawn where the plan puts everything, the figure lies inside the illustrator's own range. */

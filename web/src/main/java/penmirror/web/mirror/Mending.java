@@ -4,6 +4,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
@@ -60,8 +62,7 @@ class Mending {
   /** Whether any of the fixes moves something. */
   static boolean canMend(Loaded loaded, Work redraw, Score score) {
     return loaded.evidence(redraw).marks().headFrame().isPresent()
-        && Verdict.told(score).stream()
-            .anyMatch(fix -> isMoved(carried(loaded, redraw, score, Reach.ALL), fix));
+        && Verdict.told(score).stream().anyMatch(fix -> !fix.steps().isEmpty());
   }
 
   Told told(Study study, Work redraw, Reach reach) {
@@ -69,30 +70,24 @@ class Mending {
     Score score = fixing.score(study, loaded, redraw);
     CarriedFigure figure = carried(loaded, redraw, score, reach);
     Score mended = loaded.score(redraw, figure.targets());
-    List<Fix> fixes = Verdict.told(score);
-    StringBuilder left = new StringBuilder();
-    for (int i = 0; i < chosen(fixes, reach).size(); i++) {
-      if (!isMoved(figure, fixes.get(i))) {
-        left.append(left.isEmpty() ? "" : ", ").append(i + 1);
-      }
-    }
+    List<Fix> asked = chosen(Verdict.told(score), reach);
+    String left =
+        IntStream.range(0, asked.size())
+            .filter(i -> !isMoved(figure, asked.get(i)))
+            .mapToObj(i -> Integer.toString(i + 1))
+            .collect(Collectors.joining(", "));
     return new Told(
         Wording.text("mended.by.rules", points(score), points(mended)),
-        left.isEmpty() ? "" : Wording.text("mended.left", left.toString()));
+        left.isEmpty() ? "" : Wording.text("mended.left", left));
   }
 
   private static String points(Score score) {
     return score.byRules().map(points -> Wording.number(points, 0)).orElse("·");
   }
 
-  /** So many pixels high, as it lies over the redraw. */
-  byte[] picture(Study study, Work redraw, Reach reach, int heightPixels) {
-    return mended(study, redraw, reach, heightPixels);
-  }
-
   /** Both at full size, the mended one over the drawing, to correct over. */
   byte[] underlay(Study study, Work redraw, Reach reach) {
-    byte[] mended = mended(study, redraw, reach, redraw.heightPixels());
+    byte[] mended = picture(study, redraw, reach, redraw.heightPixels());
     byte[] own = opened(redraw, picture -> PngWriter.write(picture.toImage(), Optional.empty()));
     return OpenRasterWriter.write(
         new Scene(
@@ -110,7 +105,12 @@ class Mending {
             new Item.Shown(png, "image/png", 0, 0, redraw.widthPixels(), redraw.heightPixels())));
   }
 
-  private byte[] mended(Study study, Work redraw, Reach reach, int heightPixels) {
+  /**
+   * So many pixels high, as it lies over the redraw.
+   *
+   * @throws RefusedException where no head is marked
+   */
+  byte[] picture(Study study, Work redraw, Reach reach, int heightPixels) {
     Loaded loaded = sheets.load(study);
     if (loaded.evidence(redraw).marks().headFrame().isEmpty()) {
       throw new RefusedException("mirror.mended.none");
