@@ -303,6 +303,8 @@ class RulesDatabaseTest extends DatabaseTest {
           post(base + "/traits/hands-nails/works/" + work.id()).param("answer", "no").with(csrf()));
     }
     String mirror = mirrorOfTheFirstRedraw();
+    // What the pixels tell would move the points in between.
+    awaitReadings();
     double before = byRules(mirror);
 
     mvc.perform(post(mirror + "/statements/hands-nails").param("answer", "yes").with(csrf()))
