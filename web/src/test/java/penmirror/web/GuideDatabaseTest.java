@@ -96,7 +96,8 @@ class GuideDatabaseTest extends DatabaseTest {
 
   @Test
   void aWorkLendsItsPose() throws Exception {
-    assertThat(text(base + "?pose=" + standing)).contains("In the pose of Ahead");
+    assertThat(text(base + "?pose=" + standing))
+        .contains("In the pose of Ahead", "as it stands straight");
     assertThat(text(base + "/guide.svg?pose=" + standing))
         .contains("id=\"body\"")
         .doesNotContain("id=\"bands\"");

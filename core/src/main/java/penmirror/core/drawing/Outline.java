@@ -74,7 +74,7 @@ public record Outline(Point start, List<Piece> pieces, boolean isClosed) {
   }
 
   /** Handles of a quarter ellipse, of its half axis. */
-  private static final double ROUND = 0.5523;
+  public static final double ROUND = 0.5523;
 
   /**
    * An ellipse.

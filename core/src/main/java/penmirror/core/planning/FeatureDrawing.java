@@ -17,9 +17,6 @@ import penmirror.core.planning.GuidePlan.Kind;
  * neck, waist and hips, each where its rules have it and thinner than the construction lines.
  */
 final class FeatureDrawing {
-  /** Handles of a quarter ellipse, of its half axis. */
-  private static final double ROUND = 0.5523;
-
   /** How far an ear stands out, of its height; common practice. */
   private static final double EAR_OUT = 0.3;
 
@@ -165,8 +162,8 @@ final class FeatureDrawing {
     Point left = new Point(axis - half, widest.get());
     Point over = new Point(axis, top.get());
     Point right = new Point(axis + half, widest.get());
-    Point up = new Point(0, -ROUND * rise);
-    Point aside = new Point(ROUND * half, 0);
+    Point up = new Point(0, -Outline.ROUND * rise);
+    Point aside = new Point(Outline.ROUND * half, 0);
     items.add(
         dashed(
             new Outline(

@@ -30,9 +30,6 @@ final class FigureOutline {
   /** Radius of a joint, of a head. */
   private static final double JOINT = 0.035;
 
-  /** Handles of a quarter ellipse, of its half axis. */
-  private static final double ROUND = 0.5523;
-
   /** A forehead stands upright at this share of the way down to the nose's top. */
   private static final double FOREHEAD = 0.7;
 
@@ -120,8 +117,8 @@ final class FigureOutline {
   private Outline quarter(Point side, Point top) {
     double out = frame.sideways(side) - frame.sideways(top);
     double down = frame.height(side) - frame.height(top);
-    Point up = frame.down().times(-ROUND * down * frame.headPixels());
-    Point across = frame.across().times(ROUND * out * frame.headPixels());
+    Point up = frame.down().times(-Outline.ROUND * down * frame.headPixels());
+    Point across = frame.across().times(Outline.ROUND * out * frame.headPixels());
     return new Outline(
         side, List.of(new Outline.Bend(side.plus(up), top.plus(across), top)), false);
   }

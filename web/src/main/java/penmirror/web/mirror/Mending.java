@@ -54,7 +54,7 @@ class Mending {
   }
 
   /**
-   * @param words what it would reach by the rules, such as "By the rules 64, so 78"
+   * @param words what it would reach by the rules, such as "By the rules 64, mended 78."
    * @param left numbers of fixes that move nothing, and are left to be drawn
    */
   record Told(String words, String left) {}
