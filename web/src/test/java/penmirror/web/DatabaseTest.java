@@ -17,6 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
@@ -58,11 +59,21 @@ public abstract class DatabaseTest {
         .until(() -> database.fetchCount(DSL.table("scheduled_tasks")) == 0);
   }
 
+  /**
+   * The page of the test before may still be keeping its marks: it holds a work and wants its
+   * study, as the emptying holds the study and wants its works. Whoever loses begins again.
+   */
   @BeforeEach
   void emptyTheLibrary() {
-    database.deleteFrom(STUDY).execute();
-    database.deleteFrom(PIXEL_READING).execute();
-    database.deleteFrom(PICTURE).execute();
+    org.awaitility.Awaitility.await()
+        .ignoreExceptionsInstanceOf(PessimisticLockingFailureException.class)
+        .until(
+            () -> {
+              database.deleteFrom(STUDY).execute();
+              database.deleteFrom(PIXEL_READING).execute();
+              database.deleteFrom(PICTURE).execute();
+              return true;
+            });
   }
 
   @BeforeEach
