@@ -110,6 +110,12 @@ public final class AttemptScorer {
     return scorer(asked).score(attempt, answers, onPurpose);
   }
 
+  /** The same but for the interval, which takes two hundred sheets. */
+  public Score judged(
+      Evidence attempt, Asked asked, Map<String, Boolean> answers, Predicate<Act> onPurpose) {
+    return scorer(asked).judged(attempt, answers, onPurpose);
+  }
+
   private Scorer scorer(Asked asked) {
     return scorers.computeIfAbsent(
         new Key(asked.shows(), asked.stage()),

@@ -13,6 +13,7 @@ import penmirror.core.act.ActGroup;
  *
  * @param overall mean of both answers; empty when nothing was measured
  * @param interval middle 90 % of it over resampled works and marks; empty when nothing was measured
+ *     or when it was not asked for
  * @param coverage weight of the acts that could be measured over the weight of all in scope, [0, 1]
  * @param own what the illustrator's own works reach overall against each other; empty under two
  *     works
@@ -50,6 +51,27 @@ public record Score(
     List<RoleScore> roles,
     List<Fix> fixes,
     Optional<Mended> mended) {
+
+  /** The same with how sure it is. */
+  Score within(Interval sure) {
+    return new Score(
+        overall,
+        Optional.of(sure),
+        coverage,
+        own,
+        byRules,
+        ownByRules,
+        glance,
+        nearest,
+        houseColours,
+        groups,
+        acts,
+        shares,
+        rules,
+        roles,
+        fixes,
+        mended);
+  }
 
   /** Points reached of points that could be. */
   public record Share(double points, double of) {

@@ -98,6 +98,18 @@ public final class Scorer {
    * @param onPurpose acts that are off as the user wants them: they count, and no fix names them
    */
   public Score score(Evidence redraw, Map<String, Boolean> answers, Predicate<Act> onPurpose) {
+    Score judged = judged(redraw, answers, onPurpose);
+    return judged
+        .overall()
+        .map(points -> judged.within(interval(redraw, answers, judged, points)))
+        .orElse(judged);
+  }
+
+  /**
+   * The same but for the interval, which takes two hundred sheets: for pages that say what to
+   * change, and for rows of many redraws.
+   */
+  public Score judged(Evidence redraw, Map<String, Boolean> answers, Predicate<Act> onPurpose) {
     List<TickScore> ticks = ticks(answers);
     Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw, ruled());
     View view = redraw.marks().view();
@@ -116,7 +128,7 @@ public final class Scorer {
             : List.of();
     return new Score(
         overall,
-        overall.map(points -> interval(view, results, house, ticks, points)),
+        Optional.empty(),
         byActs.coverage(),
         own().overall(),
         byRules,
@@ -353,11 +365,11 @@ public final class Scorer {
 
   /** Works drawn anew with replacement, readings shaken by their own error. Seeded. */
   private Interval interval(
-      View view,
-      Map<Measure, MeasureResult> results,
-      Optional<Double> house,
-      List<TickScore> ticks,
-      double points) {
+      Evidence redraw, Map<String, Boolean> answers, Score judged, double points) {
+    View view = redraw.marks().view();
+    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw, ruled());
+    Optional<Double> house = judged.houseColours();
+    List<TickScore> ticks = ticks(answers);
     Random random = new Random(SEED);
     int unshaken =
         (int)

@@ -308,6 +308,17 @@ class ScorerTest {
         .isLessThanOrEqualTo(once.interval().orElseThrow().high());
   }
 
+  /** What pages show is the whole score; only how sure it is was not worked out. */
+  @Test
+  void withoutTheIntervalAllElseIsTheSame() {
+    Scorer scorer = new Scorer(sheet());
+    Score whole = scorer.score(evidence(eyesUp(18)));
+    Score judged = scorer.judged(evidence(eyesUp(18)), Map.of(), act -> false);
+    assertThat(judged.interval()).isEmpty();
+    assertThat(whole.interval()).isPresent();
+    assertThat(judged.within(whole.interval().get())).isEqualTo(whole);
+  }
+
   @Test
   void worksScoredAgainstEachOtherReachHigherThanAStranger() {
     Score stranger =

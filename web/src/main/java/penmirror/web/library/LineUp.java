@@ -61,7 +61,7 @@ class LineUp {
    * A work standing on the common ground line at the common height.
    *
    * @param who whose figure it is
-   * @param heads the head ruler from the crown down, in page pixels; the last is cut by the ground
+   * @param ruler one head after the other from the crown down; the last is cut by the ground
    */
   record Stand(
       String who,
@@ -70,10 +70,34 @@ class LineUp {
       String y,
       String width,
       String height,
-      List<RulerPart> heads,
+      Ruler ruler,
       String label) {}
 
-  record RulerPart(String y, String height) {}
+  /**
+   * The head ruler as three paths, for there are many figures.
+   *
+   * @param ink every second head of the bar, the first among them; the others are white
+   * @param levels a line across at the top of each head
+   */
+  record Ruler(String ink, String white, String levels) {
+    static Ruler of(double headPixels, int right) {
+      StringBuilder ink = new StringBuilder();
+      StringBuilder white = new StringBuilder();
+      StringBuilder levels = new StringBuilder();
+      for (int i = 0; i * headPixels <= FIGURE_PIXELS && i < 20; i++) {
+        double y = GROUND_PIXELS - FIGURE_PIXELS + i * headPixels;
+        String tall = number(Math.min(headPixels, GROUND_PIXELS - y));
+        (i % 2 == 0 ? ink : white)
+            .append("M14 ")
+            .append(number(y))
+            .append("h8v")
+            .append(tall)
+            .append("h-8z");
+        levels.append("M26 ").append(number(y)).append('H').append(right);
+      }
+      return new Ruler(ink.toString(), white.toString(), levels.toString());
+    }
+  }
 
   /**
    * @param inkAt the study whose next step stands out
@@ -206,12 +230,6 @@ class LineUp {
       return Optional.empty();
     }
     double scale = FIGURE_PIXELS / tall;
-    double step = head.get().headPixels() * scale;
-    List<RulerPart> levels = new ArrayList<>();
-    for (int i = 0; i * step <= FIGURE_PIXELS && i < 20; i++) {
-      double y = GROUND_PIXELS - FIGURE_PIXELS + i * step;
-      levels.add(new RulerPart(number(y), number(Math.min(step, GROUND_PIXELS - y))));
-    }
     return Optional.of(
         new Stand(
             who,
@@ -220,7 +238,7 @@ class LineUp {
             number(GROUND_PIXELS - sole.get().y() * scale),
             number(work.widthPixels() * scale),
             number(work.heightPixels() * scale),
-            levels,
+            Ruler.of(head.get().headPixels() * scale, standWidth(many) - 14),
             text("library.heads", Wording.number(tall / head.get().headPixels(), 1))));
   }
 

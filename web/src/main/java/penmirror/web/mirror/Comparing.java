@@ -14,7 +14,7 @@ import penmirror.web.studies.Study;
 class Comparing {
   private final BaseLines baseLines;
 
-  /** Kept for as long as both sheets are: a study that changes gets new ones. */
+  /** Kept for as long as both sheets are. */
   private final Cache<StyleSheet, Cache<StyleSheet, Optional<Double>>> known =
       Caffeine.newBuilder().weakKeys().build();
 

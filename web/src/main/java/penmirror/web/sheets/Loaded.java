@@ -47,6 +47,7 @@ public final class Loaded {
   private final Optional<StyleSheet> fromFile;
   private final List<Ticked> ticked;
   private final Map<Long, Map<String, Boolean>> answers;
+  private final SheetMemory memory;
   private final Map<String, Object> made = new ConcurrentHashMap<>();
 
   Loaded(
@@ -60,7 +61,9 @@ public final class Loaded {
       Sayings sayings,
       Optional<StyleSheet> fromFile,
       List<Ticked> ticked,
-      Map<Long, Map<String, Boolean>> answers) {
+      Map<Long, Map<String, Boolean>> answers,
+      SheetMemory memory) {
+    this.memory = memory;
     this.study = study;
     this.works = List.copyOf(works);
     this.evidence = Map.copyOf(evidence);
@@ -121,13 +124,14 @@ public final class Loaded {
   public List<Likeness> likenesses() {
     return once(
         "likenesses",
-        () ->
-            Likeness.of(
-                sheet(),
-                inRole(Work.Role.SOURCE).stream()
-                    .collect(
-                        Collectors.toMap(
-                            work -> Long.toString(work.id()), work -> work.tags().words()))));
+        () -> {
+          Map<String, Set<String>> words =
+              inRole(Work.Role.SOURCE).stream()
+                  .collect(
+                      Collectors.toMap(
+                          work -> Long.toString(work.id()), work -> work.tags().words()));
+          return memory.of(sheet(), Map.of("likenesses", words), () -> Likeness.of(sheet(), words));
+        });
   }
 
   /** What the user said over its rules. */
@@ -150,7 +154,7 @@ public final class Loaded {
 
   /** The sheet of all works that count. */
   public StyleSheet sheet() {
-    return once("sheet", () -> sheet(work -> true, measure -> false));
+    return once("sheet", () -> memory.same(sheet(work -> true, measure -> false)));
   }
 
   /**
@@ -195,7 +199,7 @@ public final class Loaded {
    * groups that are traced, of which a score says nothing; in a study of one part, with that alone.
    */
   public StyleSheet scoredSheet() {
-    return once("scored", () -> sheet(work -> true, outsideTheScore));
+    return once("scored", () -> memory.same(sheet(work -> true, outsideTheScore)));
   }
 
   /** What is asked of a redraw: by what was said of it, else by what is seen in it. */
@@ -212,9 +216,7 @@ public final class Loaded {
 
   /** A redraw held against what is asked of it. */
   public Score score(Work redraw) {
-    return once(
-        "score " + redraw.id(),
-        () -> attempts().score(evidence(redraw), asked(redraw), answers(redraw)));
+    return score(redraw, Set.of());
   }
 
   /**
@@ -223,22 +225,19 @@ public final class Loaded {
    * @param onPurpose keys of acts that are off as the user wants them
    */
   public Score score(Work redraw, Set<String> onPurpose) {
-    return onPurpose.isEmpty()
-        ? score(redraw)
-        : once(
-            "score " + redraw.id() + " but " + new TreeSet<>(onPurpose),
-            () ->
-                attempts()
-                    .score(
-                        evidence(redraw),
-                        asked(redraw),
-                        answers(redraw),
-                        act -> onPurpose.contains(act.key())));
+    return once(
+        "score " + redraw.id() + " but " + new TreeSet<>(onPurpose),
+        () -> judged(redraw, evidence(redraw), onPurpose));
   }
 
   /** The same with its landmarks elsewhere; lines and tones as they were read. */
   public Score score(Work redraw, Marks moved) {
-    return attempts().score(evidence(redraw).withMarks(moved), asked(redraw), answers(redraw));
+    return judged(redraw, evidence(redraw).withMarks(moved), Set.of());
+  }
+
+  private Score judged(Work redraw, Evidence by, Set<String> onPurpose) {
+    return attempts()
+        .judged(by, asked(redraw), answers(redraw), act -> onPurpose.contains(act.key()));
   }
 
   /** What the newest attempts miss to the same side again and again. */
@@ -264,12 +263,22 @@ public final class Loaded {
   }
 
   private AttemptScorer attempts() {
-    return once("attempts", () -> new AttemptScorer(scoredSheet()));
+    return once(
+        "attempts",
+        () -> {
+          StyleSheet scored = scoredSheet();
+          return memory.of(scored, "attempts", () -> new AttemptScorer(scored));
+        });
   }
 
   /** The work nearest to the middle of all rules; empty where there are none. */
   public Optional<Work> typical() {
-    return once("typical", this::mostTypical);
+    return once(
+        "typical",
+        () ->
+            memory.of(sheet(), "typical", () -> mostTypical().map(Work::id)).stream()
+                .flatMap(id -> works.stream().filter(work -> work.id() == id))
+                .findFirst());
   }
 
   private Optional<Work> mostTypical() {

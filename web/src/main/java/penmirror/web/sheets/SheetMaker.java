@@ -36,6 +36,7 @@ public class SheetMaker {
   private final SayingStore sayings;
   private final SheetFileStore files;
   private final TickStore ticks;
+  private final SheetMemory memory;
 
   private final Cache<Long, Kept> kept =
       Caffeine.newBuilder()
@@ -52,7 +53,9 @@ public class SheetMaker {
       SignatureStore signatures,
       SayingStore sayings,
       SheetFileStore files,
-      TickStore ticks) {
+      TickStore ticks,
+      SheetMemory memory) {
+    this.memory = memory;
     this.works = works;
     this.evidence = evidence;
     this.places = places;
@@ -101,7 +104,8 @@ public class SheetMaker {
             Sayings.of(sayings.of(study.id())),
             files.of(study.id()).map(StyleFile::sheet),
             ticks.ofStudy(study.id()),
-            ticks.clearAnswers(study.id(), Work.Role.REDRAW));
+            ticks.clearAnswers(study.id(), Work.Role.REDRAW),
+            memory);
     kept.put(study.id(), new Kept(change, loaded, all.size()));
     return loaded;
   }
