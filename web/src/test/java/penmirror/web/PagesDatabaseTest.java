@@ -73,6 +73,16 @@ class PagesDatabaseTest extends DatabaseTest {
     study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
   }
 
+  /** Asked without a version, the libraries' files are found all the same. */
+  @Test
+  void linksStandInPagesAsTemplatesWriteThem() throws Exception {
+    String file = "/webjars/bootstrap/css/bootstrap.min.css";
+    mvc.perform(get("/")).andExpect(content().string(containsString("href=\"" + file + "\"")));
+    mvc.perform(get(file))
+        .andExpect(status().isOk())
+        .andExpect(content().string(containsString("Bootstrap")));
+  }
+
   @Test
   void beginningAStudyLeadsToItsWall() throws Exception {
     mvc.perform(post("/studies").param("illustrator", "Someone Invented").with(csrf()))

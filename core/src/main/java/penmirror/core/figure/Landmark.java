@@ -1,6 +1,7 @@
 package penmirror.core.figure;
 
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -90,6 +91,7 @@ public enum Landmark {
   }
 
   private final Set set;
+  private final String key = name().toLowerCase(Locale.ROOT);
 
   Landmark(Set set) {
     this.set = set;
@@ -101,7 +103,7 @@ public enum Landmark {
 
   /** The name in files, such as eye_l_outer. */
   public String key() {
-    return name().toLowerCase(Locale.ROOT);
+    return key;
   }
 
   /** The same landmark on the other side; itself on the middle line. */
@@ -110,9 +112,11 @@ public enum Landmark {
   }
 
   private static final Map<Landmark, Landmark> MIRRORED = new EnumMap<>(Landmark.class);
+  private static final Map<String, Landmark> BY_KEY = new HashMap<>();
 
   static {
     for (Landmark landmark : values()) {
+      BY_KEY.put(landmark.key, landmark);
       // Underscores round the letter: IRIS_L_TOP, PUPIL_L, and not the L of EYE_L's neighbours.
       String name = landmark.name() + "_";
       String other = name.contains("_L_") ? name.replace("_L_", "_R_") : name.replace("_R_", "_L_");
@@ -121,11 +125,6 @@ public enum Landmark {
   }
 
   public static Optional<Landmark> ofKey(String key) {
-    for (Landmark landmark : values()) {
-      if (landmark.key().equals(key)) {
-        return Optional.of(landmark);
-      }
-    }
-    return Optional.empty();
+    return Optional.ofNullable(BY_KEY.get(key));
   }
 }

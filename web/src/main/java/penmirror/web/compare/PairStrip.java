@@ -5,7 +5,7 @@ import java.util.List;
 import penmirror.core.measure.Scale;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
-import penmirror.web.layout.ActStrip;
+import penmirror.web.layout.SvgNumber;
 
 /**
  * One reading of two sheets on one axis, in the measure's scale: the one above, the other below.
@@ -55,12 +55,12 @@ record PairStrip(Side one, Side other) {
       double middle, double tolerance, double[] works, double low, double perUnit) {
     return new Side(
         x(middle - tolerance, low, perUnit),
-        ActStrip.number(2 * tolerance * perUnit),
+        SvgNumber.of(2 * tolerance * perUnit),
         x(middle, low, perUnit),
         Arrays.stream(works).mapToObj(value -> x(value, low, perUnit)).toList());
   }
 
   private static String x(double value, double low, double perUnit) {
-    return ActStrip.number(MARGIN + (value - low) * perUnit);
+    return SvgNumber.of(MARGIN + (value - low) * perUnit);
   }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.figure.HeadFrame;
 import penmirror.web.evidence.EvidenceFinder;
+import penmirror.web.layout.SvgNumber;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -63,7 +64,7 @@ class Desk {
           double step = frame.headPixels();
           double y = frame.crown().y();
           for (int i = 0; i < MOST_LINES && y <= work.heightPixels(); i++, y += step) {
-            lines.add(String.format(Locale.ROOT, "%.1f", y));
+            lines.add(SvgNumber.of(y));
           }
         });
     return new Sheet(work, seen, lines);

@@ -2,7 +2,6 @@ package penmirror.web.layout;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import penmirror.core.style.Rule;
 
@@ -55,8 +54,8 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
       double step = (near + 1) / 2 * (near % 2 == 0 ? 1 : -1) * DOT_STEP;
       dots.add(
           new Dot(
-              number(x),
-              number(LEVEL + Math.max(-8, Math.min(8, step))),
+              SvgNumber.of(x),
+              SvgNumber.of(LEVEL + Math.max(-8, Math.min(8, step))),
               Math.abs(rule.z(entry.value())) > 1,
               entry));
     }
@@ -68,16 +67,12 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
         v -> {
           double free = MIDDLE + rule.z(v) * HALF;
           double x = place(rule, v);
-          return new Mark(number(x), free == x ? 0 : free < x ? -1 : 1);
+          return new Mark(SvgNumber.of(x), free == x ? 0 : free < x ? -1 : 1);
         });
   }
 
   /** Where a value stands, held at the ends. */
   public static double place(Rule rule, double value) {
     return Math.max(MARGIN, Math.min(WIDTH - MARGIN, MIDDLE + rule.z(value) * HALF));
-  }
-
-  public static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
   }
 }

@@ -20,9 +20,6 @@ public record ReadingStrip(String x, String edgeX, boolean misses, boolean offSc
     double x = MIDDLE + z * PER_TOLERANCE;
     double held = Math.max(4, Math.min(106, x));
     return new ReadingStrip(
-        StripPlot.number(held),
-        StripPlot.number(z < 0 ? BAND_FROM : BAND_TO),
-        Math.abs(z) > 1,
-        held != x);
+        SvgNumber.of(held), SvgNumber.of(z < 0 ? BAND_FROM : BAND_TO), Math.abs(z) > 1, held != x);
   }
 }

@@ -2,7 +2,6 @@ package penmirror.web.layout;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import penmirror.core.measure.Scale;
 import penmirror.core.style.Rule;
@@ -46,9 +45,9 @@ public record StripPlot(
     DoubleUnaryOperator place = off -> MARGIN + (off - start) / extent * (WIDTH - 2 * MARGIN);
     double bandStart = place.applyAsDouble(low);
     return new StripPlot(
-        number(bandStart),
-        number(place.applyAsDouble(high) - bandStart),
-        number(place.applyAsDouble(0)),
+        SvgNumber.of(bandStart),
+        SvgNumber.of(place.applyAsDouble(high) - bandStart),
+        SvgNumber.of(place.applyAsDouble(0)),
         dots(rule, entries, place),
         told(rule, start),
         told(rule, start + extent));
@@ -73,17 +72,13 @@ public record StripPlot(
               taken.add(x);
               double step = (near + 1) / 2 * (near % 2 == 0 ? 1 : -1) * DOT_STEP;
               return new Dot(
-                  number(x),
-                  number(HEIGHT / 2.0 + Math.max(-11, Math.min(11, step))),
+                  SvgNumber.of(x),
+                  SvgNumber.of(HEIGHT / 2.0 + Math.max(-11, Math.min(11, step))),
                   Math.abs(rule.z(entry.value())) > 1,
                   entry.title(),
                   Wording.number(rule.measure().unit(), entry.value()),
                   entry.href());
             })
         .toList();
-  }
-
-  static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
   }
 }

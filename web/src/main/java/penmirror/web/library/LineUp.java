@@ -15,6 +15,7 @@ import penmirror.core.geometry.Point;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
 import penmirror.core.words.Wording;
+import penmirror.web.layout.SvgNumber;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
@@ -86,14 +87,14 @@ class LineUp {
       StringBuilder levels = new StringBuilder();
       for (int i = 0; i * headPixels <= FIGURE_PIXELS && i < 20; i++) {
         double y = GROUND_PIXELS - FIGURE_PIXELS + i * headPixels;
-        String tall = number(Math.min(headPixels, GROUND_PIXELS - y));
+        String tall = SvgNumber.of(Math.min(headPixels, GROUND_PIXELS - y));
         (i % 2 == 0 ? ink : white)
             .append("M14 ")
-            .append(number(y))
+            .append(SvgNumber.of(y))
             .append("h8v")
             .append(tall)
             .append("h-8z");
-        levels.append("M26 ").append(number(y)).append('H').append(right);
+        levels.append("M26 ").append(SvgNumber.of(y)).append('H').append(right);
       }
       return new Ruler(ink.toString(), white.toString(), levels.toString());
     }
@@ -234,16 +235,12 @@ class LineUp {
         new Stand(
             who,
             work,
-            number(standWidth(many) / 2.0 - head.get().crown().x() * scale),
-            number(GROUND_PIXELS - sole.get().y() * scale),
-            number(work.widthPixels() * scale),
-            number(work.heightPixels() * scale),
+            SvgNumber.of(standWidth(many) / 2.0 - head.get().crown().x() * scale),
+            SvgNumber.of(GROUND_PIXELS - sole.get().y() * scale),
+            SvgNumber.of(work.widthPixels() * scale),
+            SvgNumber.of(work.heightPixels() * scale),
             Ruler.of(head.get().headPixels() * scale, standWidth(many) - 14),
             text("library.heads", Wording.number(tall / head.get().headPixels(), 1))));
-  }
-
-  private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
   }
 
   private String text(String key, Object... arguments) {

@@ -14,6 +14,7 @@ import penmirror.core.geometry.Similarity;
 import penmirror.core.move.Move;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.LandmarkAlignment;
+import penmirror.web.layout.SvgNumber;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.studies.Work;
 
@@ -92,14 +93,14 @@ record Overlay(
             transform.a(),
             transform.shiftX(),
             transform.shiftY()),
-        number(
+        SvgNumber.of(
             sourceMarks
                 .headFrame()
                 .map(frame -> frame.crown().midpointTo(frame.chin()).x())
                 .orElse(source.widthPixels() / 2.0)),
         alignment.isPresent(),
-        number(Math.abs(transform.turnDegrees())),
-        number(unit),
+        SvgNumber.of(Math.abs(transform.turnDegrees())),
+        SvgNumber.of(unit),
         dots(redrawMarks, transform),
         misses,
         spread(pins, unit),
@@ -107,7 +108,8 @@ record Overlay(
   }
 
   private static Miss miss(Point from, Point to) {
-    return new Miss(number(from.x()), number(from.y()), number(to.x()), number(to.y()));
+    return new Miss(
+        SvgNumber.of(from.x()), SvgNumber.of(from.y()), SvgNumber.of(to.x()), SvgNumber.of(to.y()));
   }
 
   /** At the right edge, at the height of what it mends. Empty for line, values and colours. */
@@ -128,10 +130,10 @@ record Overlay(
     return Optional.of(
         new Pin(
             number,
-            number(x),
-            number(place.y() - 20 * unit),
-            number(place.x()),
-            number(place.y())));
+            SvgNumber.of(x),
+            SvgNumber.of(place.y() - 20 * unit),
+            SvgNumber.of(place.x()),
+            SvgNumber.of(place.y())));
   }
 
   /** Pushes pins apart so that no two numbers lie on each other. */
@@ -143,7 +145,7 @@ record Overlay(
     for (Pin pin : sorted) {
       double y = Math.max(Double.parseDouble(pin.y()), lowest);
       lowest = y + 30 * unit;
-      placed.add(new Pin(pin.number(), pin.x(), number(y), pin.placeX(), pin.placeY()));
+      placed.add(new Pin(pin.number(), pin.x(), SvgNumber.of(y), pin.placeX(), pin.placeY()));
     }
     return placed;
   }
@@ -155,7 +157,10 @@ record Overlay(
           .getValue()
           .point()
           .map(transform::apply)
-          .ifPresent(p -> dots.add(new Dot(number(p.x()), number(p.y()), entry.getKey().key())));
+          .ifPresent(
+              p ->
+                  dots.add(
+                      new Dot(SvgNumber.of(p.x()), SvgNumber.of(p.y()), entry.getKey().key())));
     }
     return dots;
   }
@@ -168,13 +173,9 @@ record Overlay(
       double crown = frame.get().crown().y();
       double end = sole.map(Point::y).orElse(crown + frame.get().headPixels());
       for (int i = 0; crown + i * frame.get().headPixels() <= end + 1 && i < 30; i++) {
-        levels.add(number(crown + i * frame.get().headPixels()));
+        levels.add(SvgNumber.of(crown + i * frame.get().headPixels()));
       }
     }
     return levels;
-  }
-
-  private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
   }
 }

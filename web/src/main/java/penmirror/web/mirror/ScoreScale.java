@@ -1,9 +1,9 @@
 package penmirror.web.mirror;
 
-import java.util.Locale;
 import java.util.Optional;
 import penmirror.core.scoring.Score;
 import penmirror.core.words.Wording;
+import penmirror.web.layout.SvgNumber;
 
 /**
  * Both answers on one scale from 0 to 100, with the illustrator's own range, the user's own hand
@@ -40,7 +40,7 @@ record ScoreScale(
                     score.ownByRules().map(own -> x(own.low())).orElse(""),
                     score
                         .ownByRules()
-                        .map(own -> number(LENGTH * (own.high() - own.low()) / 100))
+                        .map(own -> SvgNumber.of(LENGTH * (own.high() - own.low()) / 100))
                         .orElse(""),
                     score.ownByRules().map(own -> Wording.number(own.low(), 0)).orElse(""),
                     score.ownByRules().map(own -> Wording.number(own.high(), 0)).orElse(""),
@@ -54,10 +54,6 @@ record ScoreScale(
   }
 
   private static String x(double points) {
-    return number(LEFT + LENGTH * points / 100);
-  }
-
-  private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+    return SvgNumber.of(LEFT + LENGTH * points / 100);
   }
 }

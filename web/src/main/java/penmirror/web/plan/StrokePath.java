@@ -1,6 +1,6 @@
 package penmirror.web.plan;
 
-import java.util.Locale;
+import penmirror.web.layout.SvgNumber;
 
 /**
  * A pulled stroke as the outline of its ink, for an SVG path at the screen's own pixels: slightly
@@ -33,7 +33,7 @@ record StrokePath(String path, String heightPixels) {
       over.append(point(i == 0 ? 'M' : 'L', x, middle - half));
       under.insert(0, point('L', x, middle + half));
     }
-    return new StrokePath(over.append(under).append('z').toString(), number(height));
+    return new StrokePath(over.append(under).append('z').toString(), SvgNumber.of(height));
   }
 
   /** Share of the full width at a place along the stroke; a sine swings by √2 of its deviation. */
@@ -44,10 +44,6 @@ record StrokePath(String path, String heightPixels) {
   }
 
   private static String point(char step, double x, double y) {
-    return step + number(x) + " " + number(y);
-  }
-
-  private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+    return step + SvgNumber.of(x) + " " + SvgNumber.of(y);
   }
 }

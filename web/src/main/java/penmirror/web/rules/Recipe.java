@@ -18,7 +18,7 @@ import penmirror.core.telling.ActWords;
 import penmirror.core.telling.RoleWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
-import penmirror.web.layout.ActStrip;
+import penmirror.web.layout.SvgNumber;
 
 /**
  * What is taken to the board from a sheet: the lines at their true relation, a ball in its light,
@@ -125,15 +125,14 @@ record Recipe(
     Optional<Double> outline = centre(sheet, LineMeasures.OUTLINE_INNER);
     outline.ifPresent(ratio -> lines.add(line("outline", ratio)));
     if (outline.isPresent() || centre(sheet, LineMeasures.FACE_BODY).isPresent()) {
-      lines.add(new LineClass("inner", ActStrip.number(INNER), ""));
+      lines.add(new LineClass("inner", SvgNumber.of(INNER), ""));
     }
     centre(sheet, LineMeasures.FACE_BODY).ifPresent(ratio -> lines.add(line("face", ratio)));
     return lines;
   }
 
   private static LineClass line(String key, double ratio) {
-    return new LineClass(
-        key, ActStrip.number(Math.min(THICKEST, INNER * ratio)), Spoken.times(ratio));
+    return new LineClass(key, SvgNumber.of(Math.min(THICKEST, INNER * ratio)), Spoken.times(ratio));
   }
 
   private static Ball ball(LightCard card) {
@@ -141,12 +140,12 @@ record Recipe(
     return new Ball(
         card.base().toEncodedSrgb().hex(),
         card.shadow().toEncodedSrgb().hex(),
-        ActStrip.number(light.x() * RADIUS * card.litShift()),
-        ActStrip.number(light.y() * RADIUS * card.litShift()),
-        ActStrip.number(Math.min(10, card.edge() / 8)),
+        SvgNumber.of(light.x() * RADIUS * card.litShift()),
+        SvgNumber.of(light.y() * RADIUS * card.litShift()),
+        SvgNumber.of(Math.min(10, card.edge() / 8)),
         card.glows(),
-        ActStrip.number(light.x() * RADIUS * 0.5),
-        ActStrip.number(light.y() * RADIUS * 0.5));
+        SvgNumber.of(light.x() * RADIUS * 0.5),
+        SvgNumber.of(light.y() * RADIUS * 0.5));
   }
 
   private static Shade shade(PaletteColour colour, Optional<ShadeLaw> law) {

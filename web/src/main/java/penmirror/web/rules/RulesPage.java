@@ -21,6 +21,7 @@ import penmirror.core.telling.ContrastWords;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.ActStrip;
+import penmirror.web.layout.SvgNumber;
 import penmirror.web.sheets.Sayings;
 import penmirror.web.sheets.SignatureStore;
 import penmirror.web.studies.Work;
@@ -142,7 +143,7 @@ record RulesPage(
           ticked.holds().word(),
           ticked.yes(),
           ticked.answered(),
-          ActStrip.number(124 * ticked.share()));
+          SvgNumber.of(124 * ticked.share()));
     }
   }
 
