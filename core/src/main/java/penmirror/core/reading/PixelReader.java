@@ -108,10 +108,7 @@ public final class PixelReader {
       Picture picture, Marks marks, List<FigureEdit> edits, Progress progress) {
     Findings findings = new Findings();
     progress.begins(Step.FIGURE);
-    List<FigureEdit> meant =
-        edits.stream()
-            .filter(edit -> edit.isOn(picture.widthPixels(), picture.heightPixels()))
-            .toList();
+    List<FigureEdit> meant = on(picture, edits);
     FigurePixels figure = figure(picture, meant, progress);
 
     progress.begins(Step.LINES);
@@ -149,6 +146,21 @@ public final class PixelReader {
             flats.palette().swatches(),
             roles);
     return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts);
+  }
+
+  private static List<FigureEdit> on(Picture picture, List<FigureEdit> edits) {
+    return edits.stream()
+        .filter(edit -> edit.isOn(picture.widthPixels(), picture.heightPixels()))
+        .toList();
+  }
+
+  /**
+   * The figure told from its background, by which all else is read.
+   *
+   * @param edits as for {@link #look}
+   */
+  static FigurePixels figure(Picture picture, List<FigureEdit> edits) {
+    return figure(picture, on(picture, edits), step -> {});
   }
 
   private static FigurePixels figure(Picture picture, List<FigureEdit> edits, Progress progress) {

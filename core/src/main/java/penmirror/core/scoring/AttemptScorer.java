@@ -116,6 +116,12 @@ public final class AttemptScorer {
     return scorer(asked).judged(attempt, answers, onPurpose);
   }
 
+  /** Points by the rules once some fixes of its score are done; empty when nothing counts. */
+  public Optional<Double> afterwards(
+      Evidence attempt, Asked asked, Map<String, Boolean> answers, List<Fix> fixes) {
+    return scorer(asked).afterwards(attempt, answers, fixes);
+  }
+
   private Scorer scorer(Asked asked) {
     return scorers.computeIfAbsent(
         new Key(asked.shows(), asked.stage()),

@@ -93,7 +93,8 @@ final class FixFinder {
         together(fixes.subList(0, Math.min(FIRST, fixes.size()))), together(fixes));
   }
 
-  private double together(List<Fix> fixes) {
+  /** Points by the rules once fixes are done together. */
+  double together(List<Fix> fixes) {
     Map<Landmark, Point> ways = new LinkedHashMap<>();
     List<Change> changes = new ArrayList<>();
     for (Fix fix : fixes) {

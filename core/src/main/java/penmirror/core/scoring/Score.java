@@ -31,6 +31,8 @@ import penmirror.core.act.ActGroup;
  * @param shares what each measured act reached of what it holds of the hundred by the rules
  * @param rules every rule in scope with its reading, in the catalogue's order
  * @param roles its colours by what they paint, each with the shadow the works would lay
+ * @param holdsFigure whether its pixels show anything at all that could be drawn; empty where they
+ *     were not read though rules ask for them
  * @param fixes what to change, best gain first
  * @param mended points by the rules once the first three fixes are done, and once all are
  */
@@ -49,6 +51,7 @@ public record Score(
     Map<Act, Share> shares,
     List<RuleScore> rules,
     List<RoleScore> roles,
+    Optional<Boolean> holdsFigure,
     List<Fix> fixes,
     Optional<Mended> mended) {
 
@@ -69,6 +72,7 @@ public record Score(
         shares,
         rules,
         roles,
+        holdsFigure,
         fixes,
         mended);
   }
@@ -102,12 +106,13 @@ public record Score(
   public record OwnRange(double low, double median, double high, double deviation) {
 
     /**
-     * From here on a redraw belongs with the works: two and a half deviations under their median.
-     * Half a deviation more than for values that spread evenly, as such points lean: most works lie
-     * near the top, and a few that are turned or cut far below (docs/scoring.md has the counts).
+     * From here on a redraw belongs with the works: two and a half deviations under their median,
+     * though never under the last of them. Half a deviation more than for values that spread
+     * evenly, as such points lean: most works lie near the top, and a few that are turned or cut
+     * far below (docs/scoring.md has the counts).
      */
     public double belongsFrom() {
-      return median - 2.5 * Math.max(4, deviation);
+      return Math.max(low, median - 2.5 * Math.max(4, deviation));
     }
   }
 
@@ -131,8 +136,16 @@ public record Score(
     fixes = List.copyOf(fixes);
   }
 
-  /** Whether the redraw keeps the rules as the illustrator's own works do; empty when unknown. */
+  /**
+   * Whether the redraw keeps the rules as the illustrator's own works do, and lies with them in
+   * both answers together. Right points alone make no drawing: empty until its pixels are read, and
+   * not so where they show nothing. Empty when unknown.
+   */
   public Optional<Boolean> belongs() {
-    return byRules.flatMap(points -> ownByRules.map(range -> points >= range.belongsFrom()));
+    Optional<Boolean> kept =
+        byRules.flatMap(points -> ownByRules.map(range -> points >= range.belongsFrom()));
+    boolean apart =
+        overall.flatMap(points -> own.map(range -> points < range.belongsFrom())).orElse(false);
+    return kept.flatMap(inside -> inside && !apart ? holdsFigure : Optional.of(false));
   }
 }

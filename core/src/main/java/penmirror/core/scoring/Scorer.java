@@ -141,8 +141,24 @@ public final class Scorer {
         byActs.shares(),
         rules,
         RoleScore.of(sheet, redraw.pixels().map(PixelReadings::roles).orElse(List.of())),
+        holdsFigure(redraw),
         fixes,
         fixes.isEmpty() ? Optional.empty() : Optional.of(finder.mended(fixes)));
+  }
+
+  /**
+   * Points by the rules once some fixes are done together; empty when nothing counts.
+   *
+   * @param fixes of a score of the same redraw with the same answers
+   */
+  public Optional<Double> afterwards(
+      Evidence redraw, Map<String, Boolean> answers, List<Fix> fixes) {
+    List<TickScore> ticks = ticks(answers);
+    Map<Measure, MeasureResult> results = MeasureCatalogue.readAll(redraw, ruled());
+    ByActs byActs = ByActs.of(sheet, ruleScores(sheet, redraw.marks().view(), results), ticks);
+    return byActs
+        .points()
+        .map(points -> new FixFinder(this, redraw, results, byActs, ticks).together(fixes));
   }
 
   /**
@@ -167,6 +183,13 @@ public final class Scorer {
   private static Optional<Double> byRules(
       StyleSheet sheet, View view, Map<Measure, MeasureResult> results, List<TickScore> ticks) {
     return ByActs.of(sheet, ruleScores(sheet, view, results), ticks).points();
+  }
+
+  /** A page that is blank or grain all over has no surface of a colour. */
+  private Optional<Boolean> holdsFigure(Evidence redraw) {
+    return ruled().stream().anyMatch(Measure::isFromPixels)
+        ? redraw.pixels().map(pixels -> !pixels.swatches().isEmpty())
+        : Optional.of(true);
   }
 
   private List<Measure> ruled() {

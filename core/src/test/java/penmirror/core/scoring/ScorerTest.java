@@ -13,6 +13,9 @@ import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.act.Acts;
+import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Swatch;
+import penmirror.core.colour.Swatch.Role;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -63,6 +66,18 @@ class ScorerTest {
     assertThat(score.coverage()).isEqualTo(1);
     assertThat(score.fixes()).isEmpty();
     assertThat(score.belongs()).contains(true);
+  }
+
+  /** Rules of line and colour stand unasked as long as no pixels are read. */
+  @Test
+  void rightPointsAloneDoNotBelong() {
+    Marks middle = Canon.realistic();
+    Scorer scorer = new Scorer(sheet());
+    Score points = scorer.score(new Evidence(middle, Optional.empty()));
+    Score whole = scorer.score(evidence(middle));
+    assertThat(points.holdsFigure()).isEmpty();
+    assertThat(points.belongs()).isNotEqualTo(Optional.of(true));
+    assertThat(whole.belongs()).contains(true);
   }
 
   @Test
@@ -371,8 +386,9 @@ class ScorerTest {
       absences.put(LineMeasures.WIDTH.key(), Reason.NO_LINES);
       absences.put(LineMeasures.DARKNESS.key(), Reason.NO_LINES);
     }
+    List<Swatch> swatches = List.of(new Swatch(new OkLab(0.7, 0.02, 0.03), 0.8, Role.UNNAMED));
     return new PixelReadings(
-        1, 600, 1700, 250_000, estimates, absences, List.of(), List.of(), List.of());
+        1, 600, 1700, 250_000, estimates, absences, swatches, List.of(), List.of());
   }
 
   /** Eight works about the realistic adult, shaken a little in pairs so that the medians stay. */

@@ -184,7 +184,7 @@ record Verdict(
           points(score.byRules()),
           points(score.glance()),
           ScoreScale.of(score, beside),
-          score.belongs().map(b -> texts.of(b ? "mirror.belongs" : "mirror.apart")).orElse(""),
+          belongs(),
           texts.of("mirror.coverage", Wording.number(100 * score.coverage(), 0)),
           nearest(),
           fixes.stream().limit(FIRST).toList(),
@@ -201,6 +201,19 @@ record Verdict(
           score.roles().stream().map(Maker::role).toList(),
           ticks(),
           traced.stream().map(group -> texts.of("group." + group.word())).toList());
+    }
+
+    private String belongs() {
+      if (score.byRules().isEmpty()) {
+        return "";
+      }
+      if (!score.holdsFigure().orElse(true)) {
+        return texts.of("mirror.nothing.drawn");
+      }
+      return score
+          .belongs()
+          .map(b -> texts.of(b ? "mirror.belongs" : "mirror.apart"))
+          .orElseGet(() -> score.holdsFigure().isEmpty() ? texts.of("mirror.points.alone") : "");
     }
 
     private static String points(Optional<Double> points) {
