@@ -2,6 +2,7 @@ package penmirror.core.reading;
 
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.Optional;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.raster.Mask;
@@ -11,31 +12,66 @@ import penmirror.core.raster.Picture;
  * A figure cut out of its paper, as it is told from it for readings: opaque where it is figure,
  * transparent elsewhere, with a smooth edge.
  *
- * @param image on a copy of about a million pixels at most, not premultiplied
- * @param factor how many times smaller than the picture the copy is
+ * @param image not premultiplied; of a picture over a million pixels a smaller copy
+ * @param place where it lies on the picture, pixels of the picture
  */
-public record CutOut(BufferedImage image, int factor) {
+public record CutOut(BufferedImage image, Place place) {
   private static final int NEIGHBOURS = 9;
 
+  /** A rectangle of a picture, in its pixels. */
+  public record Place(int left, int top, int width, int height) {}
+
   /**
+   * Empty where nothing stands out from the paper.
+   *
    * @param edits corrections of the figure by hand, in pixels of the picture
    */
-  public static CutOut of(Picture picture, List<FigureEdit> edits) {
+  public static Optional<CutOut> of(Picture picture, List<FigureEdit> edits) {
     FigurePixels seen = PixelReader.figure(picture, edits);
     Mask figure = seen.figure();
-    Picture copy = seen.coarse();
-    BufferedImage image =
-        new BufferedImage(figure.width(), figure.height(), BufferedImage.TYPE_INT_ARGB);
+    int left = figure.width();
+    int top = figure.height();
+    int right = -1;
+    int bottom = -1;
     for (int y = 0; y < figure.height(); y++) {
       for (int x = 0; x < figure.width(); x++) {
-        int opacity = Math.round(255f * around(figure, x, y) / NEIGHBOURS);
-        image.setRGB(x, y, opacity << 24 | copy.rgb(y * figure.width() + x) & 0xFFFFFF);
+        if (figure.at(x, y)) {
+          left = Math.min(left, x);
+          right = Math.max(right, x);
+          top = Math.min(top, y);
+          bottom = Math.max(bottom, y);
+        }
       }
     }
-    return new CutOut(image, seen.factor());
+    if (right < 0) {
+      return Optional.empty();
+    }
+    int factor = seen.factor();
+    return Optional.of(
+        new CutOut(
+            drawn(seen, left, top, right + 1, bottom + 1),
+            new Place(
+                left * factor,
+                top * factor,
+                (right + 1 - left) * factor,
+                (bottom + 1 - top) * factor)));
   }
 
-  /** How many of a pixel and those beside it are figure; beyond the edge none are. */
+  private static BufferedImage drawn(FigurePixels seen, int left, int top, int right, int bottom) {
+    Mask figure = seen.figure();
+    BufferedImage image =
+        new BufferedImage(right - left, bottom - top, BufferedImage.TYPE_INT_ARGB);
+    for (int y = top; y < bottom; y++) {
+      for (int x = left; x < right; x++) {
+        int opacity = Math.round(255f * around(figure, x, y) / NEIGHBOURS);
+        int colour = seen.coarse().rgb(y * figure.width() + x) & 0xFFFFFF;
+        image.setRGB(x - left, y - top, opacity << 24 | colour);
+      }
+    }
+    return image;
+  }
+
+  /** How many of a pixel and those beside it are figure. */
   private static int around(Mask figure, int x, int y) {
     int count = 0;
     for (int dy = -1; dy <= 1; dy++) {

@@ -1,0 +1,62 @@
+package penmirror.web.evidence;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import penmirror.core.file.PngWriter;
+import penmirror.core.file.UnusablePictureException;
+import penmirror.core.reading.CutOut;
+import penmirror.core.reading.ReadingInputs;
+import penmirror.web.opening.PictureOpener;
+import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.Work;
+
+/** Figures cut out of their paper; those that were asked for last are kept. */
+@Component
+public class CutOuts {
+  private static final long MOST_BYTES = 64_000_000;
+
+  private final PictureStore pictures;
+  private final PictureOpener opener;
+  private final InputsFinder inputs;
+  private final Cache<ReadingInputs, Optional<Cut>> kept =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_BYTES)
+          .weigher((ReadingInputs of, Optional<Cut> cut) -> cut.map(c -> c.png().length).orElse(1))
+          .build();
+
+  CutOuts(PictureStore pictures, PictureOpener opener, InputsFinder inputs) {
+    this.pictures = pictures;
+    this.opener = opener;
+    this.inputs = inputs;
+  }
+
+  /** A figure and where it lies on its picture. */
+  public record Cut(byte[] png, CutOut.Place place) {}
+
+  /** Empty where nothing stands out from the paper, or where the picture opens no more. */
+  public Optional<Cut> of(Work work) {
+    ReadingInputs key = inputs.of(work);
+    Optional<Cut> known = kept.getIfPresent(key);
+    if (known != null) {
+      return known;
+    }
+    Optional<Cut> cut = cut(work, key);
+    kept.put(key, cut);
+    return cut;
+  }
+
+  private Optional<Cut> cut(Work work, ReadingInputs by) {
+    try {
+      return opener.open(
+          pictures.file(work.pictureSha256()).bytes(),
+          opened ->
+              CutOut.of(opened.picture(), by.strokes())
+                  .map(
+                      cut -> new Cut(PngWriter.write(cut.image(), Optional.empty()), cut.place())));
+    } catch (UnusablePictureException e) {
+      return Optional.empty();
+    }
+  }
+}
