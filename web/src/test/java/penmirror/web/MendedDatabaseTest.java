@@ -168,4 +168,45 @@ class MendedDatabaseTest extends DatabaseTest {
     assertThat(text(address(redraw, ""))).doesNotContain("data-mends=");
     mvc.perform(get(address(redraw, "/mended.png"))).andExpect(status().isBadRequest());
   }
+
+  /** Act by act over two attempts, and how far it has come from the drawing it was begun from. */
+  @Test
+  void attemptsStandBesideEachOtherAndBesideTheOwnDrawing() throws Exception {
+    long own = hang(Work.Role.CHARACTER, redraw(3), eyesUp(0.12));
+    long first = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    long second = hang(Work.Role.REDRAW, redraw(2), source(1).truth());
+    String page = text("/studies/" + study + "/mirror/attempts");
+    assertThat(page).contains("Eye height", "too high", "near enough", "their own works reach");
+    assertThat(page.indexOf("Attempt 1")).isLessThan(page.indexOf("Attempt 2"));
+
+    String mirror = text(address(second, ""));
+    assertThat(mirror).contains("to-attempts", "from your own drawing", "There: ");
+    assertThat(mirror).contains("Your own: A work", "Before: A work");
+    assertThat(text(address(first, ""))).doesNotContain("Before: A work");
+    // Laid over the attempt before: its picture stands on the fold, without close-ups of works.
+    String over = text(address(second, "?source=" + first));
+    assertThat(over).contains("/works/" + first + "/origin.json").doesNotContain("1 theirs");
+    assertThat(text(address(second, "?source=" + own))).contains("/works/" + own + "/origin.json");
+  }
+
+  /** Beside another hand it is said whose it is nearer to. */
+  @Test
+  void theNearestOfAllHandsIsSaid() throws Exception {
+    long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0));
+    assertThat(text(address(redraw, ""))).doesNotContain("id=\"hands\"");
+    long here = study;
+    study = studies.begin("Tall ones", "Another Hand", "", "");
+    for (int i = 1; i <= 3; i++) {
+      hang(Work.Role.SOURCE, source(i), penmirror.core.figure.Canon.realistic());
+    }
+    study = here;
+    assertThat(text(address(redraw, "")))
+        .contains("Of all hands here it is nearest to Odile Marrow", "then Another Hand");
+  }
+
+  @Test
+  void withoutAttemptsThereIsNoChain() throws Exception {
+    mvc.perform(get("/studies/" + study + "/mirror/attempts"))
+        .andExpect(redirectedUrl("/studies/" + study + "/mirror"));
+  }
 }

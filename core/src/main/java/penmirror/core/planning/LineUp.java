@@ -170,7 +170,10 @@ public record LineUp(List<Place> places, double widthPixels, List<Double> levels
         credits.isEmpty()
             ? ""
             : Wording.text(
-                "lineup.credit", String.join(", ", credits.stream().distinct().toList()));
+                "lineup.credit",
+                String.join(
+                    ", ",
+                    credits.stream().map(of -> of.replaceAll("\\.$", "")).distinct().toList()));
     items.add(
         new Item.Words(MARGIN, row(2), credit, CREDIT_SIZE * unit(), GRAPHITE, Anchor.START, 0));
     return new Scene(

@@ -98,7 +98,7 @@ class LineUpTest {
                     "Line-up",
                     List.of(png, png),
                     List.of("Child", "Tall one"),
-                    List.of("Odile Marrow", "Odile Marrow")));
+                    List.of("Odile Marrow", "Odile Marrow.")));
     Document read =
         DocumentBuilderFactory.newInstance()
             .newDocumentBuilder()

@@ -75,7 +75,6 @@ class MirrorController {
   String page(Study study, Work redraw, @RequestParam Optional<Long> source, Model model) {
 
     Loaded loaded = sheets.load(study);
-    List<Work> sources = loaded.inRole(Work.Role.SOURCE);
     StyleSheet sheet = loaded.sheetAsked(redraw);
     Score score = fixing.score(study, loaded, redraw);
     List<MeasureGroup> traced = redraws.traced(study);
@@ -83,7 +82,7 @@ class MirrorController {
     model.addAttribute("redraw", redraw);
     model.addAttribute("kind", redraws.kind(study));
     model.addAttribute("attempts", loaded.inRole(Work.Role.REDRAW));
-    model.addAttribute("sources", sources);
+    model.addAttribute("beside", Overlay.beside(loaded, redraw));
     model.addAttribute("pixels", redraws.progress(redraw));
     model.addAttribute(
         "verdict",
@@ -104,19 +103,23 @@ class MirrorController {
     model.addAttribute("stages", AttemptStage.values());
     model.addAttribute("layers", Layer.values());
     model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
-    Overlay.source(loaded, source)
+    model.addAttribute("way", comparing.way(loaded, redraw).orElse(null));
+    model.addAttribute("hands", comparing.nearestHand(study, loaded, redraw).orElse(null));
+    Overlay.source(loaded, redraw, source)
         .ifPresent(
             work -> {
               model.addAttribute("source", work);
               model.addAttribute("sourceHead", loaded.headPixels(work).orElse(null));
               model.addAttribute(
                   "closeups",
-                  Closeup.of(
-                      work,
-                      loaded.evidence(work).marks(),
-                      redraw,
-                      loaded.evidence(redraw).marks(),
-                      Verdict.told(score)));
+                  work.role() == Work.Role.SOURCE
+                      ? Closeup.of(
+                          work,
+                          loaded.evidence(work).marks(),
+                          redraw,
+                          loaded.evidence(redraw).marks(),
+                          Verdict.told(score))
+                      : List.of());
               model.addAttribute(
                   "overlay",
                   Overlay.of(

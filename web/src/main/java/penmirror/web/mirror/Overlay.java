@@ -48,10 +48,23 @@ record Overlay(
   /** A fix's number beside the place it mends. */
   record Pin(int number, String x, String y, String placeX, String placeY) {}
 
-  /** The source asked for, else the first that has landmarks to align on, else the first. */
-  static Optional<Work> source(Loaded loaded, Optional<Long> asked) {
+  /**
+   * What a redraw can be laid over: the works, the own drawings it came from, and the attempts
+   * before it.
+   */
+  static List<Work> beside(Loaded loaded, Work redraw) {
+    List<Work> all = new ArrayList<>(loaded.inRole(Work.Role.SOURCE));
+    all.addAll(loaded.inRole(Work.Role.CHARACTER));
+    loaded.inRole(Work.Role.REDRAW).stream()
+        .filter(work -> work.number() < redraw.number())
+        .forEach(all::add);
+    return all;
+  }
+
+  /** The one asked for, else the first work that has landmarks to align on, else the first. */
+  static Optional<Work> source(Loaded loaded, Work redraw, Optional<Long> asked) {
     List<Work> sources = loaded.inRole(Work.Role.SOURCE);
-    return sources.stream()
+    return beside(loaded, redraw).stream()
         .filter(work -> asked.isPresent() && work.id() == asked.get())
         .findFirst()
         .or(
