@@ -21,10 +21,13 @@ import penmirror.web.studies.Work;
 
 /** Attempts at the realistic adult whose eyes come down from attempt to attempt. */
 class AttemptsTest {
-  private static final MeasuredWork ADULT =
-      MeasuredWork.of("1", "The adult", "", new Evidence(Canon.realistic(), Optional.empty()));
   private static final Scorer SCORER =
-      new Scorer(StyleSheet.of("The adult", View.FRONT, List.of(ADULT, ADULT, ADULT)));
+      new Scorer(StyleSheet.of("The adult", View.FRONT, List.of(adult("1"), adult("2"))));
+
+  private static MeasuredWork adult(String id) {
+    return MeasuredWork.of(id, "The adult", "", new Evidence(Canon.realistic(), Optional.empty()));
+  }
+
   private static final List<Landmark> EYES =
       List.of(
           Landmark.EYE_L_OUTER, Landmark.EYE_L_INNER, Landmark.EYE_R_OUTER, Landmark.EYE_R_INNER);
