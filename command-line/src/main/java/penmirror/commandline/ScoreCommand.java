@@ -10,6 +10,7 @@ import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.figure.Mood;
 import penmirror.core.format.ScoreJson;
+import penmirror.core.format.ScoreTable;
 import penmirror.core.measure.Evidence;
 import penmirror.core.scoring.AttemptScorer;
 import penmirror.core.scoring.AttemptStage;
@@ -22,6 +23,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -74,11 +76,22 @@ final class ScoreCommand implements Callable<Integer> {
   @Option(names = "--json", description = "Print JSON, one object a line.")
   private boolean json;
 
+  @Option(
+      names = "--csv",
+      description = "Print a table for a spreadsheet, one row a picture and sheet.")
+  private boolean csv;
+
   @Override
   public Integer call() throws UnusableInputException {
+    if (json && csv) {
+      throw new ParameterException(spec.commandLine(), "--json and --csv exclude each other.");
+    }
     Map<Path, AttemptScorer> scorers = new LinkedHashMap<>();
     for (Path style : styles) {
       scorers.put(style, new AttemptScorer(Inputs.style(style)));
+    }
+    if (csv) {
+      print(ScoreTable.header());
     }
     return batch.forEach(
         images,
@@ -88,7 +101,13 @@ final class ScoreCommand implements Callable<Integer> {
                 Inputs.evidence(image, marks, propose),
                 Inputs.answers(image, marks),
                 scorers),
-        lines -> lines.forEach(spec.commandLine().getOut()::println));
+        lines -> lines.forEach(this::print));
+  }
+
+  /** Whole lines; a table's end by themselves. */
+  private void print(String line) {
+    spec.commandLine().getOut().print(csv ? line : line + System.lineSeparator());
+    spec.commandLine().getOut().flush();
   }
 
   /** A line per sheet. */
@@ -103,6 +122,10 @@ final class ScoreCommand implements Callable<Integer> {
         (style, scorer) -> {
           String sheet = several ? style.toString() : "";
           Portrayal said = Portrayal.ANY.inMood(Optional.ofNullable(mood));
+          if (csv) {
+            lines.add(row(image, sheet, evidence, said, answers, scorer));
+            return;
+          }
           Score score =
               scorer.score(
                   evidence, scorer.asked(evidence, said, Optional.ofNullable(stage)), answers);
@@ -112,6 +135,18 @@ final class ScoreCommand implements Callable<Integer> {
                   : words(several ? image + " by " + style : image.toString(), score));
         });
     return lines;
+  }
+
+  private String row(
+      Path image,
+      String sheet,
+      Evidence evidence,
+      Portrayal said,
+      Map<String, Boolean> answers,
+      AttemptScorer scorer) {
+    AttemptScorer.Asked asked = scorer.asked(evidence, said, Optional.ofNullable(stage));
+    return ScoreTable.row(
+        image.toString(), sheet, scorer.judged(evidence, asked, answers, act -> false));
   }
 
   private static String words(String what, Score score) {

@@ -245,6 +245,31 @@ class CommandLineToolsTest {
         .isEqualTo(2);
   }
 
+  /** A cast as a table: one line a picture, and the one that is none is told. */
+  @Test
+  void aCastIsATableForASpreadsheet() throws Exception {
+    String style = file("table.style.json");
+    run("style", file("lantern-barge-1.png"), "--marks", folder.toString(), "-o", style);
+    out.getBuffer().setLength(0);
+    String[] asked = {
+      "score",
+      file("lantern-barge-1.png"),
+      file("notes.png"),
+      "--style",
+      style,
+      "--csv",
+      "--marks",
+      folder.toString()
+    };
+    assertThat(run(asked)).isEqualTo(1);
+    assertThat(err.toString()).contains("notes.png");
+    List<String> lines = List.of(out.toString().split("\r\n"));
+    assertThat(lines).hasSize(2);
+    assertThat(lines.get(0)).startsWith("picture,sheet,by the rules,at a glance,belongs");
+    assertThat(lines.get(1)).startsWith(file("lantern-barge-1.png") + ",,100.0,");
+    assertThat(run("score", file("notes.png"), "--style", style, "--csv", "--json")).isEqualTo(2);
+  }
+
   @Test
   void aSheetThatIsNoneIsAnUnusableInput() {
     assertThat(run("score", file("lantern-barge-1.png"), "--style", file("notes.png")))

@@ -19,7 +19,7 @@ import penmirror.web.studies.Work;
 
 /** Takes files as a browser sends them, and tells of each that cannot be used. */
 @Component
-class Uploads {
+public class Uploads {
   private final Intake intake;
   private final MessageSource messages;
 
@@ -34,7 +34,7 @@ class Uploads {
    * @param newest the work taken last; empty where none could be used
    * @param faults a sentence for each file that could not be used or only in part
    */
-  record Taken(Optional<Long> newest, List<String> faults) {}
+  public record Taken(Optional<Long> newest, List<String> faults) {}
 
   /**
    * Takes any number of files as sources, zip files unpacked; each is taken for itself.
@@ -42,12 +42,17 @@ class Uploads {
    * @param credit of all of them; the study's own where it is blank
    */
   Taken take(Study study, List<MultipartFile> files, String credit) throws IOException {
-    Intake.Into into =
+    return take(
+        files,
         new Intake.Into(
             study.id(),
             Work.Role.SOURCE,
             credit.isBlank() ? study.credit() : credit.strip(),
-            View.FRONT);
+            View.FRONT));
+  }
+
+  /** The same for whatever they are to the study. */
+  public Taken take(List<MultipartFile> files, Intake.Into into) throws IOException {
     List<String> faults = new ArrayList<>();
     Optional<Long> newest = Optional.empty();
     for (MultipartFile file : files) {

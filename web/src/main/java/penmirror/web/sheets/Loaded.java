@@ -227,8 +227,18 @@ public final class Loaded {
   public Score score(Work redraw, Set<String> onPurpose) {
     return once(
         "score " + redraw.id() + " but " + new TreeSet<>(onPurpose),
-        () -> judged(redraw, evidence(redraw), onPurpose));
+        () -> {
+          Evidence drawn = evidence(redraw);
+          return memory.of(
+              scoredSheet(),
+              new Held(drawn, asked(redraw), answers(redraw), onPurpose),
+              () -> judged(redraw, drawn, onPurpose));
+        });
   }
+
+  /** All that a score hangs on beside the sheet. */
+  private record Held(
+      Evidence drawn, Asked asked, Map<String, Boolean> answers, Set<String> onPurpose) {}
 
   /** The same with its landmarks elsewhere; lines and tones as they were read. */
   public Score score(Work redraw, Marks moved) {

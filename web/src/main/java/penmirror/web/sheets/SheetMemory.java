@@ -3,8 +3,6 @@ package penmirror.web.sheets;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.Interner;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import penmirror.core.style.StyleSheet;
@@ -17,8 +15,11 @@ import penmirror.core.style.StyleSheet;
 class SheetMemory {
   private static final long MOST_SHEETS = 200;
 
+  /** Scores of a cast of hundreds among them. */
+  private static final long MOST_OF_ONE = 800;
+
   private final Interner<StyleSheet> sheets = Interner.newWeakInterner();
-  private final Cache<StyleSheet, Map<Object, Object>> made =
+  private final Cache<StyleSheet, Cache<Object, Object>> made =
       Caffeine.newBuilder().weakKeys().maximumSize(MOST_SHEETS).build();
 
   /** The one of equal sheets that all share. */
@@ -35,6 +36,7 @@ class SheetMemory {
   @SuppressWarnings("unchecked")
   <T> T of(StyleSheet sheet, Object what, Supplier<T> how) {
     return (T)
-        made.get(sheet, key -> new ConcurrentHashMap<>()).computeIfAbsent(what, key -> how.get());
+        made.get(sheet, key -> Caffeine.newBuilder().maximumSize(MOST_OF_ONE).build())
+            .get(what, key -> how.get());
   }
 }

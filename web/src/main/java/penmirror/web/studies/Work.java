@@ -52,7 +52,9 @@ public record Work(
     /** A pose photo, a material, a prop, an animal, a lesson: shown and never counted. */
     HELPER,
     /** Ordered notes from watching the illustrator work: shown and never counted. */
-    PROCESS;
+    PROCESS,
+    /** A drawing of a cast, checked against the sheet; never counted, and no attempt. */
+    CAST;
 
     public String word() {
       return name().toLowerCase(Locale.ROOT);
