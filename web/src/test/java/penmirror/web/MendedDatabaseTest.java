@@ -7,17 +7,22 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import penmirror.core.figure.Canon;
 import penmirror.core.figure.Feature;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -197,7 +202,7 @@ class MendedDatabaseTest extends DatabaseTest {
     long here = study;
     study = studies.begin("Tall ones", "Another Hand", "", "");
     for (int i = 1; i <= 3; i++) {
-      hang(Work.Role.SOURCE, source(i), penmirror.core.figure.Canon.realistic());
+      hang(Work.Role.SOURCE, source(i), Canon.realistic());
     }
     study = here;
     assertThat(text(address(redraw, "")))
@@ -208,5 +213,29 @@ class MendedDatabaseTest extends DatabaseTest {
   void withoutAttemptsThereIsNoChain() throws Exception {
     mvc.perform(get("/studies/" + study + "/mirror/attempts"))
         .andExpect(redirectedUrl("/studies/" + study + "/mirror"));
+  }
+
+  /** A work handed in as an attempt is told as what it is, also from the other side. */
+  @Test
+  void aWorkItselfIsToldAsTheWork() throws Exception {
+    BufferedImage work = ImageIO.read(new ByteArrayInputStream(source(2).png()));
+    BufferedImage turned =
+        new BufferedImage(work.getWidth() / 2, work.getHeight() / 2, BufferedImage.TYPE_INT_RGB);
+    Graphics2D pen = turned.createGraphics();
+    pen.drawImage(work, turned.getWidth(), 0, -turned.getWidth(), turned.getHeight(), null);
+    pen.dispose();
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(turned, "png", png);
+    long mirrored = attempt(png.toByteArray());
+    assertThat(text(address(mirrored, "")))
+        .contains("is the work “A work” itself, seen in a mirror");
+    assertThat(text(address(attempt(source(2).png()), "")))
+        .contains("is the work “A work” itself:");
+    assertThat(text(address(attempt(redraw(1).png()), ""))).doesNotContain("id=\"itself\"");
+  }
+
+  private long attempt(byte[] file) {
+    return ((Intake.Taken) intake.take(study, file, Work.Role.REDRAW, "Attempt", "", View.FRONT))
+        .workId();
   }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import penmirror.core.raster.Fingerprint;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.scoring.Way;
 import penmirror.core.style.MeasuredWork;
@@ -19,11 +20,13 @@ import penmirror.web.sheets.BaseLines;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
 
 /** A redraw beside the user's own hand and the other styles that are studied here. */
 @Component
 class Comparing {
   private final BaseLines baseLines;
+  private final WorkStore works;
 
   /** Kept for as long as both sheets are. */
   private final Cache<StyleSheet, Cache<StyleSheet, Optional<Double>>> known =
@@ -32,8 +35,42 @@ class Comparing {
   private final Cache<StyleSheet, Map<MeasuredWork, Optional<Double>>> glances =
       Caffeine.newBuilder().weakKeys().build();
 
-  Comparing(BaseLines baseLines) {
+  Comparing(BaseLines baseLines, WorkStore works) {
+    this.works = works;
     this.baseLines = baseLines;
+  }
+
+  /**
+   * What is said of a redraw beside others.
+   *
+   * @param itself that it is one of the works and no redraw of it
+   * @param way how far it has come from the own drawing
+   * @param hands whose hand it is nearest to
+   */
+  record Told(Optional<String> itself, Optional<String> way, Optional<String> hands) {}
+
+  Told told(Study study, Loaded loaded, Work redraw) {
+    return new Told(
+        itself(study, loaded, redraw), way(loaded, redraw), nearestHand(study, loaded, redraw));
+  }
+
+  /** A copy of a work is told as what it is, resized, recompressed, or seen in a mirror. */
+  private Optional<String> itself(Study study, Loaded loaded, Work redraw) {
+    Map<Long, Fingerprint> prints = works.fingerprints(study.id());
+    Fingerprint own = prints.get(redraw.id());
+    if (own == null) {
+      return Optional.empty();
+    }
+    Fingerprint turned = own.mirrored();
+    for (Work work : loaded.inRole(Work.Role.SOURCE)) {
+      Fingerprint print = prints.get(work.id());
+      if (print != null && own.isNear(print)) {
+        return Optional.of(Wording.text("same.work", work.title()));
+      } else if (print != null && turned.isNear(print)) {
+        return Optional.of(Wording.text("same.work.mirrored", work.title()));
+      }
+    }
+    return Optional.empty();
   }
 
   Verdict.Beside beside(Study study, StyleSheet sheet) {
@@ -69,7 +106,7 @@ class Comparing {
    * Whose it would be taken for, of all hands that are studied here; empty where there is no other,
    * or where nothing can be told at a glance.
    */
-  Optional<String> nearestHand(Study study, Loaded loaded, Work redraw) {
+  private Optional<String> nearestHand(Study study, Loaded loaded, Work redraw) {
     MeasuredWork drawn = loaded.drawn(redraw);
     Optional<Double> here = glance(loaded.sheet(), drawn);
     List<StyleSheet> others = new ArrayList<>(baseLines.others(study));

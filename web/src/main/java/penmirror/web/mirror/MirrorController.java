@@ -103,8 +103,7 @@ class MirrorController {
     model.addAttribute("stages", AttemptStage.values());
     model.addAttribute("layers", Layer.values());
     model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
-    model.addAttribute("way", comparing.way(loaded, redraw).orElse(null));
-    model.addAttribute("hands", comparing.nearestHand(study, loaded, redraw).orElse(null));
+    model.addAttribute("told", comparing.told(study, loaded, redraw));
     Overlay.source(loaded, redraw, source)
         .ifPresent(
             work -> {
