@@ -41,17 +41,21 @@ import { Mended } from './mended.js';
     node('left-clip').setAttribute('width', mode === 'fold' && flip ? width - foldInside : left);
     node('right-clip').setAttribute('x', mode === 'fold' && !flip ? foldInside : 0);
     node('right-clip').setAttribute('width', mode === 'fold' ? (flip ? foldInside : width - foldInside) : room);
-    const aside = mode === 'beside' ? `translate(${width + 20} 0)` : '';
+    // Yours alone is turned about the head of the source, so that both still lie over each other.
+    const turned = pressed('turn') ? `translate(${2 * Number(mirror.dataset.fold)} 0) scale(-1 1)` : '';
+    const aside = (mode === 'beside' ? `translate(${width + 20} 0)` : '') + turned;
     node('redraw-place').setAttribute('transform', aside);
     node('mirror-marks-place').setAttribute('transform', aside);
-    mirror.classList.toggle('over', mode === 'over');
+    node('redraw-side').setAttribute('opacity', String(mode === 'over' ? fold / width : 1));
+    mirror.classList.toggle('far', pressed('far'));
     mirror.classList.toggle('grey', pressed('grey'));
     mirror.classList.toggle('squint', pressed('squint'));
     mirror.classList.toggle('no-marks', !pressed('marks'));
     node('fold-line').setAttribute('d', mode === 'fold' ? `M${fold} 0V${height}` : '');
     // Words would read mirrored: turn the numbers back.
-    document.querySelectorAll('#mirror .pin text').forEach((text) => text.setAttribute('transform', flip ? 'scale(-1 1)' : ''));
-    slider.disabled = mode !== 'fold';
+    document.querySelectorAll('#mirror .pin text').forEach((text) => text.setAttribute('transform', flip !== pressed('turn') ? 'scale(-1 1)' : ''));
+    slider.disabled = mode === 'beside';
+    slider.labels?.forEach((label) => { label.textContent = mode === 'over' ? label.dataset.over : label.dataset.fold; });
     slider.value = String(fold);
   };
 
@@ -178,6 +182,10 @@ import { Mended } from './mended.js';
       toggle('flip');
     } else if (key === 'g') {
       toggle('grey');
+    } else if (key === 'r') {
+      toggle('turn');
+    } else if (key === 'a') {
+      toggle('far');
     } else if (key === 's') {
       toggle('squint');
     } else if (key === ' ') {

@@ -1,6 +1,7 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
@@ -15,6 +16,7 @@ import static penmirror.web.storage.generated.Tables.WORK;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -97,7 +99,8 @@ class CastDatabaseTest extends DatabaseTest {
     assertThat(page()).contains("Drop drawings here");
     send(zip(redraw(1), source(4)));
     assertThat(page()).contains("2 drawings");
-    awaitReadings();
+    // Each is looked at first, and then read.
+    await().atMost(Duration.ofSeconds(90)).until(() -> !states(page()).contains("reading"));
     String page = page();
     assertThat(states(page)).hasSize(2).doesNotContain("reading").doesNotContain("failed");
     assertThat(page).doesNotContain("hx-trigger").contains("class=\"miss\"");

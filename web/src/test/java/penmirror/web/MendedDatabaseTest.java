@@ -215,6 +215,31 @@ class MendedDatabaseTest extends DatabaseTest {
         .andExpect(redirectedUrl("/studies/" + study + "/mirror"));
   }
 
+  /** What is not aimed at costs nothing, is named nowhere, and comes back by a word. */
+  @Test
+  void whatIsNotMyAimIsOutOfTheScoreUntilItIsAgain() throws Exception {
+    long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    int before = byRules(redraw);
+    say(redraw, "/aim", "act", "eye-height", "is", "false");
+    assertThat(byRules(redraw)).isGreaterThan(before);
+    String page = text(address(redraw, ""));
+    assertThat(page).contains("Not your aim here").doesNotContain("data-key=\"eye-height.");
+    assertThat(text("/studies/" + study + "/rules")).contains("Not my aim", "eye height");
+    assertThat(text("/studies/" + study + "/rules/style.json")).doesNotContain("\"eye.line\"");
+
+    say(redraw, "/aim", "act", "eye-height", "is", "true");
+    assertThat(byRules(redraw)).isEqualTo(before);
+    mvc.perform(
+            post(address(redraw, "/aim")).param("act", "nothing").param("is", "false").with(csrf()))
+        .andExpect(status().isBadRequest());
+  }
+
+  private int byRules(long redraw) throws Exception {
+    Matcher points = Pattern.compile("id=\"by-rules\">(\\d+)").matcher(text(address(redraw, "")));
+    assertThat(points.find()).isTrue();
+    return Integer.parseInt(points.group(1));
+  }
+
   /** A work handed in as an attempt is told as what it is, also from the other side. */
   @Test
   void aWorkItselfIsToldAsTheWork() throws Exception {

@@ -53,6 +53,8 @@ class TrayBrowserTest extends BrowserTest {
     page.getByLabel("not, leave it as it lies").check();
     assertThat(page.locator("#turn")).hasText("not at all");
     page.getByLabel("by a level line").check();
+    // The scan is renewed once more: a line begun before that would be drawn on the old one.
+    until("() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling')");
     drawLevelLine(turned);
     assertThat(page.locator("#turn")).not().hasText("not at all");
     double drawn = degrees(page.locator("#turn").textContent());

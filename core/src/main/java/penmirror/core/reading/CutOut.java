@@ -12,11 +12,14 @@ import penmirror.core.raster.Picture;
  * A figure cut out of its paper, as it is told from it for readings: opaque where it is figure,
  * transparent elsewhere, with a smooth edge.
  *
- * @param image not premultiplied; of a picture over a million pixels a smaller copy
+ * @param image not premultiplied; of a picture over some hundred thousand pixels a smaller copy
  * @param place where it lies on the picture, pixels of the picture
  */
 public record CutOut(BufferedImage image, Place place) {
   private static final int NEIGHBOURS = 9;
+
+  /** Enough for a figure as high as a page. */
+  private static final int ABOUT_PIXELS = 400_000;
 
   /** A rectangle of a picture, in its pixels. */
   public record Place(int left, int top, int width, int height) {}
@@ -27,7 +30,7 @@ public record CutOut(BufferedImage image, Place place) {
    * @param edits corrections of the figure by hand, in pixels of the picture
    */
   public static Optional<CutOut> of(Picture picture, List<FigureEdit> edits) {
-    FigurePixels seen = PixelReader.figure(picture, edits);
+    FigurePixels seen = PixelReader.figure(picture, edits, ABOUT_PIXELS);
     Mask figure = seen.figure();
     int left = figure.width();
     int top = figure.height();

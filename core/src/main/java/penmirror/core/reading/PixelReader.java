@@ -109,7 +109,7 @@ public final class PixelReader {
     Findings findings = new Findings();
     progress.begins(Step.FIGURE);
     List<FigureEdit> meant = on(picture, edits);
-    FigurePixels figure = figure(picture, meant, progress);
+    FigurePixels figure = figure(picture, meant, COARSE_PIXELS, progress);
 
     progress.begins(Step.LINES);
     Optional<DrawnLines> lines = new LineReader().read(picture);
@@ -158,13 +158,15 @@ public final class PixelReader {
    * The figure told from its background, by which all else is read.
    *
    * @param edits as for {@link #look}
+   * @param about how many pixels the copy has on which it is told, up to four times as many
    */
-  static FigurePixels figure(Picture picture, List<FigureEdit> edits) {
-    return figure(picture, on(picture, edits), step -> {});
+  static FigurePixels figure(Picture picture, List<FigureEdit> edits, int about) {
+    return figure(picture, on(picture, edits), about, step -> {});
   }
 
-  private static FigurePixels figure(Picture picture, List<FigureEdit> edits, Progress progress) {
-    int factor = Math.max(1, (int) Math.sqrt(picture.pixelCount() / (double) COARSE_PIXELS));
+  private static FigurePixels figure(
+      Picture picture, List<FigureEdit> edits, int about, Progress progress) {
+    int factor = Math.max(1, (int) Math.sqrt(picture.pixelCount() / (double) about));
     Picture coarse = picture.shrunk(factor);
     OkLabPlanes colours = OkLabPlanes.of(coarse.pixelCount(), coarse::rgb);
     int width = coarse.widthPixels();

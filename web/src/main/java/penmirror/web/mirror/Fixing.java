@@ -16,6 +16,7 @@ import penmirror.core.scoring.Score;
 import penmirror.core.telling.ActWords;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
+import penmirror.web.sheets.AimStore;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -24,13 +25,15 @@ import penmirror.web.studies.Work;
 @Component
 class Fixing {
   private final FixStore store;
+  private final AimStore aims;
 
-  Fixing(FixStore store) {
+  Fixing(FixStore store, AimStore aims) {
     this.store = store;
+    this.aims = aims;
   }
 
   /**
-   * An act that is off on purpose.
+   * An act that is off on purpose, or not aimed at.
    *
    * @param act its key
    */
@@ -55,11 +58,7 @@ class Fixing {
   }
 
   List<Meant> meant(Study study) {
-    return store.onPurpose(study.id()).stream()
-        .flatMap(key -> Acts.byKey(key).stream())
-        .map(act -> new Meant(act.key(), ActWords.name(act)))
-        .sorted((one, other) -> one.name().compareTo(other.name()))
-        .toList();
+    return named(store.onPurpose(study.id()));
   }
 
   /** Empty for the first attempt. */
@@ -99,6 +98,40 @@ class Fixing {
     return names;
   }
 
+  /** What is not aimed at in this study, by name. */
+  List<Meant> notAimedAt(Study study) {
+    return named(aims.left(study.id()));
+  }
+
+  private static List<Meant> named(Set<String> keys) {
+    return keys.stream()
+        .flatMap(key -> Acts.byKey(key).stream())
+        .map(act -> new Meant(act.key(), ActWords.name(act)))
+        .sorted((one, other) -> one.name().compareTo(other.name()))
+        .toList();
+  }
+
+  /**
+   * Takes an act out of what redraws of the study are held against, or back in.
+   *
+   * @throws RefusedException for a word that is no act
+   */
+  @Transactional
+  public void aim(Study study, String act, boolean is) {
+    requireAct(act);
+    if (is) {
+      aims.aimAt(study.id(), act);
+    } else {
+      aims.leave(study.id(), act);
+    }
+  }
+
+  private static void requireAct(String act) {
+    if (Acts.byKey(act).isEmpty()) {
+      throw new RefusedException("fault.form.word", Texts.cut(act, 40));
+    }
+  }
+
   @Transactional
   public void done(Work redraw, String fix, boolean is) {
     store.done(redraw.id(), Texts.cut(fix, 200), is);
@@ -109,9 +142,7 @@ class Fixing {
    */
   @Transactional
   public void onPurpose(Study study, String act, boolean is) {
-    if (Acts.byKey(act).isEmpty()) {
-      throw new RefusedException("fault.form.word", Texts.cut(act, 40));
-    }
+    requireAct(act);
     store.onPurpose(study.id(), act, is);
   }
 }

@@ -163,7 +163,10 @@ class Lining {
   private List<Stander> standers(Study study, Work redraw, Asked asked) {
     Loaded loaded = sheets.load(study);
     List<Stander> standers = new ArrayList<>();
-    sources(loaded, redraw).stream()
+    List<Work> works = sources(loaded, redraw);
+    // Each takes its time when it is asked for first: as many at once as there are cores.
+    works.stream().limit(MOST_WORKS).toList().parallelStream().forEach(cutOuts::of);
+    works.stream()
         .flatMap(work -> stander(study, loaded, work, work.title(), true).stream())
         .limit(MOST_WORKS)
         .forEach(standers::add);

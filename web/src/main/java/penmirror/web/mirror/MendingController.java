@@ -75,6 +75,13 @@ class MendingController {
     return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
   }
 
+  /** An act is not aimed at in this study, and no redraw is held against it; or is again. */
+  @PostMapping("/studies/{studyId}/mirror/{workId}/aim")
+  String aim(Study study, Work redraw, @RequestParam String act, @RequestParam boolean is) {
+    fixing.aim(study, act, is);
+    return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
+  }
+
   private static Mending.Reach reach(String word) {
     return Choice.of(Mending.Reach.class, word.toUpperCase(Locale.ROOT));
   }

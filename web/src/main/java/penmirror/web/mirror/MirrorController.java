@@ -95,6 +95,7 @@ class MirrorController {
             messages));
     model.addAttribute("done", fixing.done(redraw));
     model.addAttribute("meant", fixing.meant(study));
+    model.addAttribute("notAimedAt", fixing.notAimedAt(study));
     model.addAttribute("since", fixing.since(study, loaded, redraw));
     model.addAttribute("mendable", Mending.canMend(loaded, redraw, score));
     model.addAttribute("landmarks", Landmark.values());

@@ -74,6 +74,9 @@ record Verdict(
   /** What wins less than this is not worth a line of its own. */
   private static final double LEAST_POINTS = 0.1;
 
+  /**
+   * @param isAim whether it can be left out of what the study aims at: not so for a statement
+   */
   record FixRow(
       int number,
       String key,
@@ -84,7 +87,8 @@ record Verdict(
       String effect,
       String why,
       String along,
-      String points) {}
+      String points,
+      boolean isAim) {}
 
   /**
    * @param state kept, broken or unread
@@ -272,7 +276,8 @@ record Verdict(
                 FixWords.effect(fix).orElse(""),
                 FixWords.why(fix),
                 along,
-                "+" + Wording.number(fix.pointsGained(), fix.pointsGained() < 0.95 ? 1 : 0)));
+                "+" + Wording.number(fix.pointsGained(), fix.pointsGained() < 0.95 ? 1 : 0),
+                fix.act().statement().isEmpty()));
       }
       return rows;
     }

@@ -37,6 +37,7 @@ class RulesController {
     model.addAttribute("page", sheets.page(study, asked.wanted()));
     model.addAttribute("recipe", Recipe.of(sheets.sheet(study)));
     model.addAttribute("open", open);
+    model.addAttribute("notAimedAt", sheets.notAimedAt(study));
     model.addAttribute("waits", sheets.waits(study));
     model.addAttribute("readOnly", sheets.isReadOnly(study));
     model.addAttribute("landmarks", Landmark.values());

@@ -4,8 +4,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
@@ -16,7 +18,9 @@ import penmirror.core.style.Portrayal;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
+import penmirror.core.telling.ActWords;
 import penmirror.core.telling.SheetDrawing;
+import penmirror.web.sheets.AimStore;
 import penmirror.web.sheets.BaseLines;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
@@ -28,8 +32,10 @@ import penmirror.web.studies.Work;
 class Sheets {
   private final SheetMaker sheets;
   private final BaseLines baseLines;
+  private final AimStore aims;
 
-  Sheets(SheetMaker sheets, BaseLines baseLines) {
+  Sheets(SheetMaker sheets, BaseLines baseLines, AimStore aims) {
+    this.aims = aims;
     this.sheets = sheets;
     this.baseLines = baseLines;
   }
@@ -52,6 +58,15 @@ class Sheets {
   /** Whether it came as a file, and can be read only. */
   boolean isReadOnly(Study study) {
     return sheets.load(study).isFromFile();
+  }
+
+  /** Names of the acts that no redraw is held against. */
+  String notAimedAt(Study study) {
+    return aims.left(study.id()).stream()
+        .flatMap(key -> Acts.byKey(key).stream())
+        .map(act -> ActWords.name(act).toLowerCase(Locale.ENGLISH))
+        .sorted()
+        .collect(Collectors.joining(", "));
   }
 
   boolean isAccepted(Study study) {

@@ -6,8 +6,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
+import penmirror.core.act.Acts;
 import penmirror.core.coverage.Part;
 import penmirror.core.format.StyleFile;
 import penmirror.core.measure.Measure;
@@ -36,6 +38,7 @@ public class SheetMaker {
   private final SayingStore sayings;
   private final SheetFileStore files;
   private final TickStore ticks;
+  private final AimStore aims;
   private final SheetMemory memory;
 
   private final Cache<Long, Kept> kept =
@@ -54,7 +57,9 @@ public class SheetMaker {
       SayingStore sayings,
       SheetFileStore files,
       TickStore ticks,
+      AimStore aims,
       SheetMemory memory) {
+    this.aims = aims;
     this.memory = memory;
     this.works = works;
     this.evidence = evidence;
@@ -132,9 +137,11 @@ public class SheetMaker {
     // Where all is traced, how exactly it was traced is all there is to tell.
     boolean allTraced = traced.containsAll(Arrays.asList(MeasureGroup.values()));
     Optional<Part> only = scopes.part(studyId);
+    Set<String> notAimedAt = aims.left(studyId);
     return measure ->
         improvised.stream().anyMatch(part -> part.concerns(measure))
             || (!allTraced && traced.contains(measure.group()))
+            || Acts.of(measure).filter(act -> notAimedAt.contains(act.key())).isPresent()
             || only.filter(part -> !part.concerns(measure)).isPresent();
   }
 }

@@ -1,0 +1,131 @@
+package penmirror.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.options.LoadState;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import penmirror.core.figure.View;
+import penmirror.demoart.studio.DrawnWork;
+import penmirror.web.evidence.MarkingStore;
+import penmirror.web.gather.Intake;
+import penmirror.web.studies.Work;
+
+/** The ways of looking at a redraw beside a work, by keys, each read back from the screen. */
+class MirrorBrowserTest extends BrowserTest {
+  @Autowired Intake intake;
+  @Autowired MarkingStore markings;
+
+  private long study;
+
+  @BeforeEach
+  void openAMirror() {
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
+    hang(Work.Role.SOURCE, source(1));
+    long redraw = hang(Work.Role.REDRAW, redraw(1));
+    page.navigate(url("/studies/" + study + "/mirror/" + redraw));
+    page.waitForLoadState(LoadState.NETWORKIDLE);
+    page.keyboard().press("m");
+  }
+
+  private long hang(Work.Role role, DrawnWork drawn) {
+    Intake.Taken taken =
+        (Intake.Taken) intake.take(study, drawn.png(), role, "A figure", "", View.FRONT);
+    markings.save(taken.workId(), 0, drawn.truth());
+    return taken.workId();
+  }
+
+  private BufferedImage seen() throws IOException {
+    return ImageIO.read(new ByteArrayInputStream(page.locator("#mirror").screenshot()));
+  }
+
+  /** Share of the pixels that have a hue. */
+  private static double coloured(BufferedImage image) {
+    long coloured = 0;
+    for (int i = 0; i < image.getWidth() * image.getHeight(); i++) {
+      int rgb = image.getRGB(i % image.getWidth(), i / image.getWidth());
+      int most = Math.max(rgb >> 16 & 255, Math.max(rgb >> 8 & 255, rgb & 255));
+      int least = Math.min(rgb >> 16 & 255, Math.min(rgb >> 8 & 255, rgb & 255));
+      coloured += most - least > 40 ? 1 : 0;
+    }
+    return coloured / (double) (image.getWidth() * image.getHeight());
+  }
+
+  private static int brightness(BufferedImage image, int x, int y) {
+    int rgb = image.getRGB(x, y);
+    return ((rgb >> 16 & 255) + (rgb >> 8 & 255) + (rgb & 255)) / 3;
+  }
+
+  /** Share of neighbours across that differ as a drawn line does from what is beside it. */
+  private static double edges(BufferedImage image) {
+    long edges = 0;
+    for (int y = 0; y < image.getHeight(); y++) {
+      for (int x = 1; x < image.getWidth(); x++) {
+        edges += Math.abs(brightness(image, x, y) - brightness(image, x - 1, y)) > 40 ? 1 : 0;
+      }
+    }
+    return edges / (double) (image.getWidth() * image.getHeight());
+  }
+
+  /** Mean difference of brightness, the second one as it is or turned about its middle. */
+  private static double apart(BufferedImage one, BufferedImage other, boolean turned) {
+    int width = Math.min(one.getWidth(), other.getWidth());
+    int height = Math.min(one.getHeight(), other.getHeight());
+    long sum = 0;
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        int at = turned ? other.getWidth() - 1 - x : x;
+        sum += Math.abs(brightness(one, x, y) - brightness(other, at, y));
+      }
+    }
+    return sum / (double) (width * height);
+  }
+
+  @Test
+  void eachWayOfLookingShowsWhatItSays() throws IOException {
+    BufferedImage plain = seen();
+    page.keyboard().press("g");
+    assertThat(coloured(seen())).isLessThan(coloured(plain) / 50);
+    page.keyboard().press("g");
+    page.keyboard().press("s");
+    // The fold and the picture's own edge stay as they are.
+    assertThat(edges(seen())).isLessThan(edges(plain) / 3);
+    page.keyboard().press("s");
+
+    page.keyboard().press("a");
+    assertThat(seen().getWidth()).as("far away").isLessThan(plain.getWidth() / 3);
+    page.keyboard().press("a");
+    assertThat(complaints).isEmpty();
+  }
+
+  /** Yours alone is turned, over a work that stays; how much of it is seen is the slider's. */
+  @Test
+  void laidOverItIsSeenAsMuchAsIsAskedAndTurnedAlone() throws IOException {
+    page.keyboard().press("o");
+    assertThat(page.locator("label[for=fold-at]")).hasText("How much of yours");
+    page.locator("#fold-at").focus();
+    page.keyboard().press("Home");
+    BufferedImage work = seen();
+    page.keyboard().press("r");
+    assertThat(apart(work, seen(), false)).as("the work stays").isLessThan(1);
+    page.keyboard().press("r");
+    page.keyboard().press("End");
+    BufferedImage yours = seen();
+    assertThat(apart(work, yours, false)).isGreaterThan(3);
+    page.keyboard().press("r");
+    BufferedImage turned = seen();
+    assertThat(apart(yours, turned, false)).isGreaterThan(3);
+    page.keyboard().press("r");
+    assertThat(apart(yours, seen(), false)).as("and back").isLessThan(1);
+    page.keyboard().press("f");
+    BufferedImage flipped = seen();
+    assertThat(apart(yours, flipped, true)).isLessThan(apart(yours, flipped, false) / 3);
+    assertThat(complaints).isEmpty();
+  }
+}
