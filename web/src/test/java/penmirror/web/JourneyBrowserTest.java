@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
@@ -222,7 +223,9 @@ class JourneyBrowserTest extends BrowserTest {
     for (String key : List.of("f", "g", "s", "o")) {
       page.keyboard().press(key);
     }
-    assertThat(page.locator("#mirror")).hasClass("grey squint over");
+    assertThat(page.locator("#mirror")).hasClass("grey squint");
+    assertThat(page.locator("[data-mode='over']")).hasAttribute("aria-pressed", "true");
+    assertThat(page.locator("#redraw-side")).hasAttribute("opacity", Pattern.compile("0\\.\\d+"));
     page.keyboard().press("j");
     assertThat(page.locator(".fix").first()).hasClass("fix now");
     return Long.parseLong(page.url().replaceFirst(".*/mirror/(\\d+).*", "$1"));
