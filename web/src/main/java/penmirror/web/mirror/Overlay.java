@@ -14,6 +14,7 @@ import penmirror.core.geometry.Similarity;
 import penmirror.core.move.Move;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.LandmarkAlignment;
+import penmirror.core.words.Wording;
 import penmirror.web.layout.SvgNumber;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.studies.Work;
@@ -24,6 +25,7 @@ import penmirror.web.studies.Work;
  * @param matrix the redraw's transform, as SVG writes it
  * @param foldX where the fold stands at first: the axis of the source's head
  * @param aligned whether landmarks brought them together; otherwise they are scaled to one height
+ * @param off points that lie elsewhere than on the source, the farthest first
  * @param unit a length that looks alike on pictures of any size, for marks
  */
 record Overlay(
@@ -37,7 +39,20 @@ record Overlay(
     List<Dot> dots,
     List<Miss> misses,
     List<Pin> pins,
-    List<String> headLevels) {
+    List<String> headLevels,
+    List<Off> off) {
+  /** So many points are named. */
+  private static final int MOST_OFF = 6;
+
+  /** Nearer than a hand marks the same point twice, in heads. */
+  private static final double LEAST_OFF = 0.02;
+
+  /**
+   * A point of the redraw that lies elsewhere than on the work once both are laid over each other.
+   *
+   * @param percent of a head
+   */
+  record Off(String landmark, String percent) {}
 
   /** A landmark of the redraw. */
   record Dot(String x, String y, String key) {}
@@ -117,7 +132,19 @@ record Overlay(
         dots(redrawMarks, transform),
         misses,
         spread(pins, unit),
-        levels(sourceMarks));
+        levels(sourceMarks),
+        alignment.map(Overlay::off).orElse(List.of()));
+  }
+
+  /** The farthest first. */
+  private static List<Off> off(LandmarkAlignment alignment) {
+    return alignment.residuals().stream()
+        .filter(residual -> residual.heads() >= LEAST_OFF)
+        .limit(MOST_OFF)
+        .map(
+            residual ->
+                new Off(residual.landmark().key(), Wording.number(100 * residual.heads(), 0)))
+        .toList();
   }
 
   private static Miss miss(Point from, Point to) {

@@ -34,6 +34,7 @@ class OverlayTest {
     assertThat(matrix[4]).isCloseTo(0, offset(1e-3));
     assertThat(overlay.aligned()).isTrue();
     assertThat(overlay.turned()).isEqualTo("0.0");
+    assertThat(overlay.off()).isEmpty();
   }
 
   /** The same drawing at half the size and pushed aside lands on the large one. */
@@ -46,6 +47,17 @@ class OverlayTest {
     assertThat(matrix[3]).isCloseTo(2, offset(1e-6));
     assertThat(matrix[4]).isCloseTo(-80, offset(1e-3));
     assertThat(matrix[5]).isCloseTo(24, offset(1e-3));
+  }
+
+  /** A chin a tenth of a head lower than on the work is what lies off, and by about so much. */
+  @Test
+  void whatLiesElsewhereIsNamedFarthestFirst() {
+    double head = SOURCE.headFrame().orElseThrow().headPixels();
+    Marks low = SOURCE.moved(List.of(Landmark.CHIN), p -> p.plus(new Point(0, 0.1 * head)));
+    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), low, List.of());
+    assertThat(overlay.off()).hasSize(1);
+    assertThat(overlay.off().get(0).landmark()).isEqualTo("chin");
+    assertThat(Integer.parseInt(overlay.off().get(0).percent())).isBetween(9, 10);
   }
 
   @Test
