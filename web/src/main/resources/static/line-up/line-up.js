@@ -20,6 +20,14 @@ import { lettersOn, typing } from '../layout/studio.js';
   looks.forEach((each) => each.addEventListener('click', () => look(each.dataset.look)));
   look(window.sessionStorage.getItem('line-up') ?? '');
 
+  // A look is one look, however often its button is hit.
+  let isPicked = false;
+  document.querySelector('form.stage')?.addEventListener('submit', (event) => {
+    if (isPicked) event.preventDefault();
+    isPicked = true;
+  });
+  window.addEventListener('pageshow', () => { isPicked = false; });
+
   const pick = (number) => document.querySelector(`.names button[data-number="${number}"]`)?.click();
   if (asks) {
     stage.addEventListener('click', (event) => {

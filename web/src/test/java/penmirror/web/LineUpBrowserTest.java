@@ -74,6 +74,11 @@ class LineUpBrowserTest extends BrowserTest {
     page.keyboard().press(own);
     assertThat(page.locator(".question")).containsText("that one is yours");
     assertThat(page.locator("#tally")).containsText("Looked at once");
+
+    // Hit twice, it is still one look.
+    page.keyboard().press("s");
+    page.locator(".names button").first().dblclick();
+    assertThat(page.locator("#tally")).containsText("Looked at 2 times");
     assertThat(barriers).isEmpty();
     assertThat(complaints).isEmpty();
   }
