@@ -123,6 +123,8 @@ class CastDatabaseTest extends DatabaseTest {
   void whatIsTakenOffTheTableCanBePutBack() throws Exception {
     send(zip(redraw(1)));
     Matcher work = new Matcher(page());
+    mvc.perform(get("/studies/" + study + "/mirror/" + work.id()))
+        .andExpect(content().string(containsString("Back to the cast")));
     mvc.perform(post(address("/" + work.id() + "/out")).param("out", "true").with(csrf()))
         .andExpect(redirectedUrl(address("")));
     assertThat(states(page())).isEmpty();
