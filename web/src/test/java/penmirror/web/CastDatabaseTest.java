@@ -27,17 +27,12 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
-import penmirror.core.figure.View;
 import penmirror.demoart.studio.DrawnWork;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** A zip of drawings held against the rules of three marked works. */
 class CastDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
 
@@ -45,10 +40,7 @@ class CastDatabaseTest extends DatabaseTest {
   void hangThreeMarkedWorks() {
     study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
     for (int i = 1; i <= 3; i++) {
-      Intake.Taken taken =
-          (Intake.Taken)
-              intake.take(study, source(i).png(), Work.Role.SOURCE, "W" + i, "", View.FRONT);
-      markings.save(taken.workId(), 0, source(i).truth());
+      hang(study, Work.Role.SOURCE, source(i), "W" + i, source(i).truth());
     }
   }
 
@@ -131,6 +123,10 @@ class CastDatabaseTest extends DatabaseTest {
     assertThat(page()).contains("One is taken off the table");
     mvc.perform(post(address("/" + work.id() + "/out")).param("out", "false").with(csrf()));
     assertThat(states(page())).hasSize(1);
+    // A work of the wall is none of the table's.
+    long work4 = hang(study, Work.Role.SOURCE, source(4), "W4", source(4).truth());
+    mvc.perform(post(address("/" + work4 + "/out")).param("out", "true").with(csrf()))
+        .andExpect(status().isNotFound());
   }
 
   /** The first drawing named on a page. */

@@ -1,5 +1,6 @@
 package penmirror.web;
 
+import static org.awaitility.Awaitility.await;
 import static penmirror.web.storage.generated.Tables.PICTURE;
 import static penmirror.web.storage.generated.Tables.PIXEL_READING;
 import static penmirror.web.storage.generated.Tables.STUDY;
@@ -22,12 +23,16 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 import org.springframework.util.FileSystemUtils;
+import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Cut;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
+import penmirror.web.evidence.MarkingStore;
+import penmirror.web.gather.Intake;
 import penmirror.web.studies.StudyStore;
+import penmirror.web.studies.Work;
 
 /** A test on the whole application with a PostgreSQL of its own. Begins with an empty library. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
@@ -52,9 +57,20 @@ public abstract class DatabaseTest {
   /** A spy in every test, so that all share one application. */
   @MockitoSpyBean protected StudyStore studies;
 
+  @Autowired private Intake takingIn;
+  @Autowired private MarkingStore marking;
+
+  /** Hangs a drawing, marked as given; tells the work's number. */
+  protected long hang(long study, Work.Role role, DrawnWork drawn, String title, Marks marks) {
+    Intake.Taken taken =
+        (Intake.Taken) takingIn.take(study, drawn.png(), role, title, "", View.FRONT);
+    marking.save(taken.workId(), 0, marks);
+    return taken.workId();
+  }
+
   /** Waits until nothing is left to be read in the background. */
   protected void awaitReadings() {
-    org.awaitility.Awaitility.await()
+    await()
         .atMost(Duration.ofSeconds(90))
         .until(() -> database.fetchCount(DSL.table("scheduled_tasks")) == 0);
   }
@@ -65,7 +81,7 @@ public abstract class DatabaseTest {
    */
   @BeforeEach
   void emptyTheLibrary() {
-    org.awaitility.Awaitility.await()
+    await()
         .ignoreExceptionsInstanceOf(PessimisticLockingFailureException.class)
         .until(
             () -> {

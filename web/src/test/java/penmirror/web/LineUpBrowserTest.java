@@ -3,30 +3,22 @@ package penmirror.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.options.LoadState;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import penmirror.core.figure.View;
 import penmirror.demoart.studio.DrawnWork;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** A redraw on one ground line with the works, by keys alone. */
 class LineUpBrowserTest extends BrowserTest {
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
 
   private long hang(Work.Role role, DrawnWork drawn, String title) {
-    Intake.Taken taken =
-        (Intake.Taken) intake.take(study, drawn.png(), role, title, "", View.FRONT);
-    markings.save(taken.workId(), 0, drawn.truth());
-    return taken.workId();
+    return hang(study, role, drawn, title, drawn.truth());
   }
 
   /** How many pixels of the figures are neither black nor grey, of those that are seen. */
@@ -54,7 +46,7 @@ class LineUpBrowserTest extends BrowserTest {
     assertThat(page.locator("#line-up .who")).hasCount(3);
     until(
         "() => [...document.querySelectorAll('#line-up image')].every((i) => i.getBBox().width > 0)");
-    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    page.waitForLoadState(LoadState.NETWORKIDLE);
     requireAccessible("line-up");
 
     long drawn = coloured();

@@ -23,15 +23,11 @@ import org.springframework.test.web.servlet.MockMvc;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.demoart.studio.DrawnWork;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** A redraw among two works on one ground line, shuffled, picked, and sent on. */
 class LineUpDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
   private long one;
@@ -46,10 +42,7 @@ class LineUpDatabaseTest extends DatabaseTest {
   }
 
   private long hang(Work.Role role, DrawnWork drawn, String title, Marks marks) {
-    Intake.Taken taken =
-        (Intake.Taken) intake.take(study, drawn.png(), role, title, "", View.FRONT);
-    markings.save(taken.workId(), 0, marks);
-    return taken.workId();
+    return hang(study, role, drawn, title, marks);
   }
 
   private String address(String what) {
@@ -116,11 +109,7 @@ class LineUpDatabaseTest extends DatabaseTest {
   /** A redraw without points: the works stand alone, and the page says what is missing. */
   @Test
   void aRedrawWithoutPointsIsNotAmongThem() throws Exception {
-    long bare =
-        ((Intake.Taken)
-                intake.take(study, redraw(2).png(), Work.Role.REDRAW, "Bare", "", View.FRONT))
-            .workId();
-    markings.save(bare, 0, Marks.none(View.FRONT));
+    long bare = hang(Work.Role.REDRAW, redraw(2), "Bare", Marks.none(View.FRONT));
     String page =
         mvc.perform(get("/studies/" + study + "/mirror/" + bare + "/line-up"))
             .andReturn()

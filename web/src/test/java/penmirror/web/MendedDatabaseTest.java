@@ -30,7 +30,6 @@ import penmirror.core.file.PictureReader;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
 import penmirror.demoart.studio.DrawnWork;
-import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
@@ -38,7 +37,6 @@ import penmirror.web.studies.Work;
 class MendedDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
   @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
 
@@ -51,10 +49,7 @@ class MendedDatabaseTest extends DatabaseTest {
   }
 
   private long hang(Work.Role role, DrawnWork drawn, Marks marks) {
-    Intake.Taken taken =
-        (Intake.Taken) intake.take(study, drawn.png(), role, "A work", "", View.FRONT);
-    markings.save(taken.workId(), 0, marks);
-    return taken.workId();
+    return hang(study, role, drawn, "A work", marks);
   }
 
   private String address(long redraw, String what) {

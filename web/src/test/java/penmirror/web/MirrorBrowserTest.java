@@ -10,17 +10,11 @@ import java.io.IOException;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import penmirror.core.figure.View;
 import penmirror.demoart.studio.DrawnWork;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** The ways of looking at a redraw beside a work, by keys, each read back from the screen. */
 class MirrorBrowserTest extends BrowserTest {
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
 
@@ -35,10 +29,7 @@ class MirrorBrowserTest extends BrowserTest {
   }
 
   private long hang(Work.Role role, DrawnWork drawn) {
-    Intake.Taken taken =
-        (Intake.Taken) intake.take(study, drawn.png(), role, "A figure", "", View.FRONT);
-    markings.save(taken.workId(), 0, drawn.truth());
-    return taken.workId();
+    return hang(study, role, drawn, "A figure", drawn.truth());
   }
 
   private BufferedImage seen() throws IOException {

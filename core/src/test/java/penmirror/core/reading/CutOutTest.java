@@ -8,6 +8,7 @@ import java.awt.Graphics2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import penmirror.core.raster.Picture;
 
@@ -48,7 +49,7 @@ class CutOutTest {
     assertThat(opacity(cut, 160, 210)).as("a corner of the box").isZero();
     // Area of the ellipse with half its line: what is opaque is the figure and no more.
     long opaque =
-        java.util.stream.IntStream.range(0, cut.image().getWidth() * cut.image().getHeight())
+        IntStream.range(0, cut.image().getWidth() * cut.image().getHeight())
             .filter(i -> alpha(cut, i) > 127)
             .count();
     assertThat((double) opaque / (Math.PI * 153 * 203)).isBetween(0.98, 1.02);

@@ -12,6 +12,7 @@ import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.evidence.PixelReadingStore.Progress;
+import penmirror.web.layout.NotFoundException;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
@@ -60,17 +61,13 @@ class CastTable {
                 work -> row(work, loaded.score(work), Optional.ofNullable(progress.get(work.id()))))
             .sorted(
                 Comparator.comparing((Row row) -> row.state().equals("reading"))
-                    .thenComparing(row -> row.byRules().isEmpty() ? -1 : number(row.byRules())))
+                    .thenComparing(row -> loaded.score(row.work()).byRules().orElse(-1.0)))
             .toList();
     return new Page(
         rows,
         (int) rows.stream().filter(row -> row.state().equals("reading")).count(),
         (int) rows.stream().filter(row -> row.state().equals("belongs")).count(),
         all.stream().filter(Work::leftOut).toList());
-  }
-
-  private static int number(String points) {
-    return Integer.parseInt(points);
   }
 
   private static Row row(Work work, Score score, Optional<Progress> progress) {
@@ -114,9 +111,16 @@ class CastTable {
     return table.toString();
   }
 
-  /** Taken off the table, or put back; nothing is lost. */
+  /**
+   * Taken off the table, or put back; nothing is lost.
+   *
+   * @throws NotFoundException for a work that is no drawing of a cast
+   */
   @Transactional
   public void out(Work drawing, boolean out) {
+    if (drawing.role() != Work.Role.CAST) {
+      throw new NotFoundException("fault.work.unknown", drawing.id());
+    }
     works.leaveOut(drawing.id(), out);
   }
 }

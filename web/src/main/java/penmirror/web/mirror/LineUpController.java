@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -43,12 +43,12 @@ class LineUpController {
   }
 
   /** What every address of a line-up carries. */
-  record Question(String alike, List<Long> beside, Long shuffled) {
+  record Question(@Nullable String alike, @Nullable List<Long> beside, @Nullable Long shuffled) {
     Lining.Asked asked() {
       return new Lining.Asked(
           Choice.maybe(LineUp.Alike.class, alike == null ? "" : alike.toUpperCase(Locale.ROOT))
               .orElse(LineUp.Alike.HEAD),
-          beside == null ? Set.of() : beside.stream().collect(Collectors.toSet()),
+          beside == null ? Set.of() : Set.copyOf(beside),
           shuffled == null ? OptionalLong.empty() : OptionalLong.of(shuffled));
     }
   }

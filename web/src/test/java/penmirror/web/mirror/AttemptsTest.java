@@ -11,6 +11,7 @@ import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.file.PictureReader.Profile;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.scoring.Score;
@@ -56,7 +57,7 @@ class AttemptsTest {
                         200,
                         Work.Tags.NONE,
                         false,
-                        penmirror.core.file.PictureReader.Profile.NONE,
+                        Profile.NONE,
                         1,
                         true))
             .toList();
