@@ -61,7 +61,11 @@ class CoreArchitectureTest {
           .layer("style")
           .definedBy("penmirror.core.style")
           .layer("use")
-          .definedBy("penmirror.core.scoring", "penmirror.core.planning", "penmirror.core.coverage")
+          .definedBy(
+              "penmirror.core.scoring",
+              "penmirror.core.copying",
+              "penmirror.core.planning",
+              "penmirror.core.coverage")
           .layer("telling")
           .definedBy("penmirror.core.telling")
           .layer("format")
@@ -104,6 +108,7 @@ class CoreArchitectureTest {
               "penmirror.core.move",
               "penmirror.core.style",
               "penmirror.core.scoring",
+              "penmirror.core.copying",
               "penmirror.core.coverage",
               "penmirror.core.proposal")
           .should()

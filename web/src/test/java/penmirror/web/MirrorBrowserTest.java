@@ -24,6 +24,8 @@ class MirrorBrowserTest extends BrowserTest {
     hang(Work.Role.SOURCE, source(1));
     long redraw = hang(Work.Role.REDRAW, redraw(1));
     page.navigate(url("/studies/" + study + "/mirror/" + redraw));
+    // While pixels are read the page comes anew, and a picture of it would be of the one before.
+    page.waitForFunction("() => document.querySelector('#asking').dataset.busy === 'false'");
     page.waitForLoadState(LoadState.NETWORKIDLE);
     page.keyboard().press("m");
   }

@@ -55,6 +55,31 @@ public record Similarity(double a, double b, double shiftX, double shiftY) {
     return new Point(a * p.x() - b * p.y() + shiftX, b * p.x() + a * p.y() + shiftY);
   }
 
+  /** This one, and another after it. */
+  public Similarity then(Similarity next) {
+    Point shift = next.apply(new Point(shiftX, shiftY));
+    return new Similarity(next.a * a - next.b * b, next.b * a + next.a * b, shift.x(), shift.y());
+  }
+
+  /**
+   * Back again.
+   *
+   * @throws ArithmeticException where everything falls on one place
+   */
+  public Similarity inverse() {
+    double square = a * a + b * b;
+    if (square == 0) {
+      throw new ArithmeticException("A transform that brings all to one place has no way back.");
+    }
+    double real = a / square;
+    double imaginary = -b / square;
+    return new Similarity(
+        real,
+        imaginary,
+        -(real * shiftX - imaginary * shiftY),
+        -(imaginary * shiftX + real * shiftY));
+  }
+
   /** Factor on lengths, [0, ∞). */
   public double scale() {
     return Math.hypot(a, b);

@@ -26,6 +26,18 @@ class SimilarityTest {
     assertThat(found.apply(from.get(2)).distanceTo(to.get(2))).isLessThan(1e-9);
   }
 
+  @Test
+  void oneAfterAnotherAndBackAgain() {
+    Similarity first = new Similarity(1.2, 0.5, -30, 12);
+    Similarity second = new Similarity(-0.3, 2, 7, 1);
+    Point p = new Point(13, -5);
+    assertThat(first.then(second).apply(p).distanceTo(second.apply(first.apply(p))))
+        .isLessThan(1e-9);
+    assertThat(first.inverse().apply(first.apply(p)).distanceTo(p)).isLessThan(1e-9);
+    assertThatThrownBy(() -> new Similarity(0, 0, 3, 4).inverse())
+        .isInstanceOf(ArithmeticException.class);
+  }
+
   /** Rotation and scale against Umeyama's solution by the SVD of Commons Math, on noisy points. */
   @Test
   void agreesWithSingularValueDecomposition() {

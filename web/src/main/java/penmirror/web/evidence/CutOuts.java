@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import penmirror.core.copying.SmallFigure;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.UnusablePictureException;
 import penmirror.core.reading.CutOut;
@@ -23,7 +24,7 @@ public class CutOuts {
   private final Cache<ReadingInputs, Optional<Cut>> kept =
       Caffeine.newBuilder()
           .maximumWeight(MOST_BYTES)
-          .weigher((ReadingInputs of, Optional<Cut> cut) -> cut.map(c -> c.png().length).orElse(1))
+          .weigher((ReadingInputs of, Optional<Cut> cut) -> cut.map(Cut::bytes).orElse(1))
           .build();
 
   CutOuts(PictureStore pictures, PictureOpener opener, InputsFinder inputs) {
@@ -32,8 +33,19 @@ public class CutOuts {
     this.inputs = inputs;
   }
 
-  /** A figure and where it lies on its picture. */
-  public record Cut(byte[] png, CutOut.Place place) {}
+  /**
+   * A figure and where it lies on its picture.
+   *
+   * @param small the same in cells, to be held against another
+   */
+  public record Cut(byte[] png, CutOut.Place place, SmallFigure small) {
+    /** About half a megabyte of cells. */
+    private static final int CELLS_BYTES = 500_000;
+
+    private int bytes() {
+      return png.length + CELLS_BYTES;
+    }
+  }
 
   /** Empty where nothing stands out from the paper, or where the picture opens no more. */
   public Optional<Cut> of(Work work) {
@@ -54,7 +66,15 @@ public class CutOuts {
           opened ->
               CutOut.of(opened.picture(), by.strokes())
                   .map(
-                      cut -> new Cut(PngWriter.write(cut.image(), Optional.empty()), cut.place())));
+                      cut ->
+                          new Cut(
+                              PngWriter.write(cut.image(), Optional.empty()),
+                              cut.place(),
+                              SmallFigure.of(
+                                  cut,
+                                  new SmallFigure.Extent(
+                                      opened.picture().widthPixels(),
+                                      opened.picture().heightPixels())))));
     } catch (UnusablePictureException e) {
       return Optional.empty();
     }

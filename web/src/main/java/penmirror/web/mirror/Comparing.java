@@ -27,6 +27,7 @@ import penmirror.web.studies.WorkStore;
 class Comparing {
   private final BaseLines baseLines;
   private final WorkStore works;
+  private final Copying copying;
 
   /** Kept for as long as both sheets are. */
   private final Cache<StyleSheet, Cache<StyleSheet, Optional<Double>>> known =
@@ -35,8 +36,9 @@ class Comparing {
   private final Cache<StyleSheet, Map<MeasuredWork, Optional<Double>>> glances =
       Caffeine.newBuilder().weakKeys().build();
 
-  Comparing(BaseLines baseLines, WorkStore works) {
+  Comparing(BaseLines baseLines, WorkStore works, Copying copying) {
     this.works = works;
+    this.copying = copying;
     this.baseLines = baseLines;
   }
 
@@ -54,8 +56,12 @@ class Comparing {
         itself(study, loaded, redraw), way(loaded, redraw), nearestHand(study, loaded, redraw));
   }
 
-  /** A copy of a work is told as what it is, resized, recompressed, or seen in a mirror. */
+  /** A work is told as what it is: resized, recompressed, cropped, coloured anew, in a mirror. */
   private Optional<String> itself(Study study, Loaded loaded, Work redraw) {
+    return byPrint(study, loaded, redraw).or(() -> copying.itself(study, redraw));
+  }
+
+  private Optional<String> byPrint(Study study, Loaded loaded, Work redraw) {
     Map<Long, Fingerprint> prints = works.fingerprints(study.id());
     Fingerprint own = prints.get(redraw.id());
     if (own == null) {
