@@ -67,7 +67,7 @@ class CoreArchitectureTest {
               "penmirror.core.planning",
               "penmirror.core.coverage")
           .layer("telling")
-          .definedBy("penmirror.core.telling")
+          .definedBy("penmirror.core.telling", "penmirror.core.card")
           .layer("format")
           .definedBy("penmirror.core.format")
           .whereLayer("format")

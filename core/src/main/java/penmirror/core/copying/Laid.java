@@ -17,7 +17,6 @@ import penmirror.core.statistics.Sample;
  * not compared: a crop is held against what it shows.
  */
 final class Laid {
-  private static final double FIGURE = 0.5;
   private static final int LEVELS = 40;
   private static final double WIDEST_HUE = 0.4;
 
@@ -100,8 +99,8 @@ final class Laid {
     overCells(
         copyToSource,
         (index, x, y, on) -> {
-          boolean inSource = source.opacity(x, y) >= FIGURE;
-          boolean inCopy = copy.opacity(on.x(), on.y()) >= FIGURE;
+          boolean inSource = source.opacity(x, y) >= SmallFigure.FIGURE;
+          boolean inCopy = copy.opacity(on.x(), on.y()) >= SmallFigure.FIGURE;
           counts[0] += inSource && inCopy ? 1 : 0;
           counts[1] += inSource || inCopy ? 1 : 0;
         });
@@ -139,7 +138,7 @@ final class Laid {
   }
 
   private static void add(Spread[] spreads, double opacity, OkLab colour) {
-    if (opacity >= FIGURE) {
+    if (opacity >= SmallFigure.FIGURE) {
       spreads[0].add(colour.lightness());
       spreads[1].add(colour.a());
       spreads[2].add(colour.b());
@@ -321,7 +320,7 @@ final class Laid {
   private int told(double inSource, double inCopy, Point on, int onlySource, int onlyCopy) {
     double both = Math.min(inSource, inCopy);
     double alone = Math.max(inSource, inCopy) - both;
-    if (alone > FIGURE) {
+    if (alone > SmallFigure.FIGURE) {
       return 0xFF000000 | (inSource > inCopy ? onlySource : onlyCopy);
     }
     int grey = (int) Math.round(255 * (0.55 + 0.45 * copy.lightnessOnPaper(on.x(), on.y())));

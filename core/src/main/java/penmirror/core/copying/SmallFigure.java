@@ -1,8 +1,10 @@
 package penmirror.core.copying;
 
 import java.awt.image.BufferedImage;
+import java.util.function.Predicate;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
+import penmirror.core.geometry.Point;
 import penmirror.core.raster.Plane;
 import penmirror.core.reading.CutOut;
 
@@ -13,6 +15,9 @@ import penmirror.core.reading.CutOut;
 public final class SmallFigure {
   /** Along the longer side. */
   private static final int MOST_CELLS = 176;
+
+  /** Opacity from which a cell is figure. */
+  static final double FIGURE = 0.5;
 
   /** Empty cells all round, so that what lies outside reads as paper. */
   private static final int RIM = 1;
@@ -140,6 +145,27 @@ public final class SmallFigure {
     double cy = cellY(y);
     double paper = 1 - opacity.at(cx, cy);
     return new OkLab(lightness.at(cx, cy) + paper, a.at(cx, cy), b.at(cx, cy));
+  }
+
+  /**
+   * How much of the figure has which lightness, OKLab from 0 to 1, in cells.
+   *
+   * @param where of the figure, in pixels of the picture
+   */
+  public double[] lightness(int bins, Predicate<Point> where) {
+    double[] counts = new double[bins];
+    for (int i = 0; i < opacity.values().length; i++) {
+      float covered = opacity.values()[i];
+      Point middle =
+          new Point(
+              leftPixels + (i % opacity.width() - RIM + 0.5) * cellPixels,
+              topPixels + (i / opacity.width() - RIM + 0.5) * cellPixels);
+      if (covered >= FIGURE && where.test(middle)) {
+        int bin = (int) (bins * lightness.values()[i] / covered);
+        counts[Math.max(0, Math.min(bins - 1, bin))]++;
+      }
+    }
+    return counts;
   }
 
   /** Lightness on white paper, [0, 1]. */

@@ -20,7 +20,7 @@ import penmirror.core.geometry.Point;
  * A figure drawn plainly from its landmarks: what is not marked is not drawn. Shapes that no
  * landmark tells, such as how round a skull or how broad a hand is, are common practice.
  */
-final class FigureOutline {
+public final class FigureOutline {
   /** Half a hand's width, of its length; a thumb stands no farther out. */
   private static final double HAND = 0.18;
 
@@ -56,7 +56,7 @@ final class FigureOutline {
    * @param marks with a head's frame
    * @param hair width of the finest line, pixels
    */
-  static List<Item> head(Marks marks, double hair) {
+  public static List<Item> head(Marks marks, double hair) {
     FigureOutline of = new FigureOutline(marks, marks.headFrame().orElseThrow(), hair);
     of.face();
     for (Side side : Side.values()) {
@@ -72,7 +72,7 @@ final class FigureOutline {
   }
 
   /** What is under the head. */
-  static List<Item> body(Marks marks, double hair) {
+  public static List<Item> body(Marks marks, double hair) {
     FigureOutline of = new FigureOutline(marks, marks.headFrame().orElseThrow(), hair);
     of.trunk();
     for (Side side : Side.values()) {

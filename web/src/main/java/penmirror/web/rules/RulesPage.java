@@ -22,9 +22,9 @@ import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.ActStrip;
 import penmirror.web.layout.SvgNumber;
+import penmirror.web.sheets.Sample;
 import penmirror.web.sheets.Sayings;
 import penmirror.web.sheets.SignatureStore;
-import penmirror.web.studies.Work;
 
 /**
  * The sheet as sentences: what makes or breaks it, and every act with its works.
@@ -163,13 +163,6 @@ record RulesPage(
       List<Likeness> likenesses,
       Map<Long, String> pictures,
       Function<Rule, Optional<Sample>> samples) {}
-
-  /**
-   * A piece of a work that shows a trait.
-   *
-   * @param view what of the picture is seen, as an SVG says it
-   */
-  record Sample(Work work, String view) {}
 
   static RulesPage of(Sources sources) {
     StyleSheet sheet = sources.sheet();

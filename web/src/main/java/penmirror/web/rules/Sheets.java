@@ -6,16 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
-import penmirror.core.coverage.PartFrame;
 import penmirror.core.drawing.Scene;
 import penmirror.core.style.Portrayal;
-import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.style.Ticked;
 import penmirror.core.telling.ActWords;
@@ -23,6 +19,7 @@ import penmirror.core.telling.SheetDrawing;
 import penmirror.web.sheets.AimStore;
 import penmirror.web.sheets.BaseLines;
 import penmirror.web.sheets.Loaded;
+import penmirror.web.sheets.Sample;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -86,7 +83,7 @@ class Sheets {
             firmFirst(loaded.sheet().statements()),
             loaded.likenesses(),
             pictures(loaded),
-            rule -> sample(loaded, rule)));
+            rule -> Sample.of(loaded, rule).findFirst()));
   }
 
   /** What is always and never so comes before what is as often as not. */
@@ -122,26 +119,6 @@ class Sheets {
         .inRole(Work.Role.SOURCE)
         .forEach(work -> pictures.put(work.id(), "/pictures/" + work.pictureSha256() + "/480"));
     return pictures;
-  }
-
-  /** Of the works that made a rule the one nearest to its middle on which the place is marked. */
-  private static Optional<RulesPage.Sample> sample(Loaded loaded, Rule rule) {
-    Map<String, Work> works = new HashMap<>();
-    loaded.inRole(Work.Role.SOURCE).forEach(work -> works.put(Long.toString(work.id()), work));
-    return loaded.sheet().worksRuledOn(rule.measure()).stream()
-        .filter(work -> works.containsKey(work.id()))
-        .sorted(Comparator.comparingDouble(work -> Math.abs(rule.z(work.value(rule.measure())))))
-        .flatMap(
-            work ->
-                Stream.ofNullable(works.get(work.id()))
-                    .flatMap(picture -> sample(loaded, rule, picture).stream()))
-        .findFirst();
-  }
-
-  private static Optional<RulesPage.Sample> sample(Loaded loaded, Rule rule, Work work) {
-    return PartFrame.of(
-            rule.measure(), loaded.evidence(work).marks(), work.widthPixels(), work.heightPixels())
-        .map(frame -> new RulesPage.Sample(work, frame.viewBox()));
   }
 
   private Strips strips(Study study, Loaded loaded) {

@@ -39,6 +39,11 @@ public enum StatureConvention {
     return this == STRAIGHT_FROM_HAIR || this == ALONG_FROM_HAIR;
   }
 
+  /** Whether a measure is a figure height, by whatever convention. */
+  public static boolean isStature(Measure measure) {
+    return STATURES.contains(measure);
+  }
+
   /** Whether a measure is a figure height of another convention. */
   public boolean excludes(Measure other) {
     return other != measure && STATURES.contains(other);

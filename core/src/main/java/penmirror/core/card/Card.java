@@ -1,0 +1,123 @@
+package penmirror.core.card;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
+import penmirror.core.drawing.Scene;
+import penmirror.core.measure.Measure;
+import penmirror.core.planning.EyeCard;
+import penmirror.core.planning.GuidePlan;
+import penmirror.core.planning.LightCard;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+import penmirror.core.telling.ActWords;
+
+/**
+ * One question about a style, answered with a drawing made from its rules and a few sentences.
+ *
+ * @param works behind it
+ * @param told what makes or breaks the style first
+ * @param drawing empty where the rules are too few to draw it
+ */
+public record Card(Question asks, int works, List<Told> told, Optional<Scene> drawing) {
+  /** With fewer works it says what it knows, and that it is thin. */
+  private static final int ENOUGH_WORKS = 3;
+
+  /** A canvas on which nothing is smaller than a pixel. */
+  private static final GuidePlan.Canvas CANVAS = new GuidePlan.Canvas(1200, 1600);
+
+  public Card {
+    told = List.copyOf(told);
+  }
+
+  /**
+   * One sentence.
+   *
+   * @param shownBy the reading that works show it best by; empty where it is of all of them
+   */
+  public record Told(String sentence, Optional<Measure> shownBy) {}
+
+  /**
+   * Every card with something to say, in the order of the questions.
+   *
+   * @param values as the works are laid; empty where they are not looked through yet
+   * @param own the user's own character, for how far it stands from life
+   */
+  public static List<Card> of(
+      StyleSheet sheet, Optional<Values> values, Optional<CardWords.Own> own) {
+    List<Card> cards = new ArrayList<>();
+    for (Question question : Question.values()) {
+      of(question, sheet, values, own).ifPresent(cards::add);
+    }
+    return cards;
+  }
+
+  /** Empty where nothing can be said. */
+  public static Optional<Card> of(
+      Question question, StyleSheet sheet, Optional<Values> values, Optional<CardWords.Own> own) {
+    List<Act> acts = acts(question, sheet);
+    List<Told> told = new ArrayList<>();
+    Optional<Scene> drawing = Optional.empty();
+    int works = worksOf(sheet, acts);
+    GuidePlan plan = GuidePlan.of(sheet, CANVAS);
+    switch (question) {
+      case EYE -> drawing = EyeCard.of(plan).map(eye -> eye.drawn(eye.steps().size()));
+      case LINE -> drawing = CardDrawing.line(sheet, plan);
+      case SHADOW -> drawing = LightCard.of(sheet).map(LightCard::drawn);
+      case FACE -> drawing = CardDrawing.face(sheet, plan);
+      case BODY -> drawing = CardDrawing.body(sheet, plan);
+      case VALUES -> {
+        if (values.isPresent()) {
+          CardWords.of(values.get()).forEach(line -> told.add(new Told(line, Optional.empty())));
+          drawing = Optional.of(CardDrawing.values(values.get()));
+          works = values.get().works();
+        }
+      }
+      case REAL -> {
+        Optional<RealAndDrawn> beside = RealAndDrawn.of(sheet);
+        if (beside.isPresent()) {
+          CardWords.of(beside.get(), own)
+              .forEach(line -> told.add(new Told(line, Optional.empty())));
+          drawing = Optional.of(CardDrawing.real(beside.get()));
+          works = sheet.works().size();
+        }
+      }
+    }
+    acts.forEach(
+        act ->
+            ActWords.sentence(sheet, act)
+                .ifPresent(
+                    sentence ->
+                        told.add(
+                            new Told(
+                                sentence,
+                                Optional.of(ActWords.lead(sheet.rules(act)).measure())))));
+    return told.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Card(question, works, told, drawing));
+  }
+
+  /** Whether so few works are behind it that more would tell otherwise. */
+  public boolean isThin() {
+    return works < ENOUGH_WORKS;
+  }
+
+  private static List<Act> acts(Question question, StyleSheet sheet) {
+    return question.acts().stream()
+        .flatMap(key -> Acts.byKey(key).stream())
+        .filter(act -> sheet.rules(act).stream().anyMatch(Rule::isScored))
+        .sorted(Comparator.comparing(act -> !sheet.makeOrBreak().contains(act)))
+        .toList();
+  }
+
+  private static int worksOf(StyleSheet sheet, List<Act> acts) {
+    return acts.stream()
+        .flatMap(act -> sheet.rules(act).stream())
+        .mapToInt(Rule::readingCount)
+        .max()
+        .orElse(0);
+  }
+}

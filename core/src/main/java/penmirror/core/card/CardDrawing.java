@@ -1,0 +1,292 @@
+package penmirror.core.card;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import penmirror.core.colour.OkLab;
+import penmirror.core.drawing.Item;
+import penmirror.core.drawing.Item.Anchor;
+import penmirror.core.drawing.Outline;
+import penmirror.core.drawing.Scene;
+import penmirror.core.figure.HeadFrame;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Marks;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.planning.FigureOutline;
+import penmirror.core.planning.GuideFigure;
+import penmirror.core.planning.GuidePlan;
+import penmirror.core.style.Rule;
+import penmirror.core.style.StyleSheet;
+import penmirror.core.words.Wording;
+
+/** The drawings of cards: plain heads and figures on which a style's way is drawn. */
+final class CardDrawing {
+  static final int WIDTH = 320;
+  static final int HEIGHT = 300;
+  private static final double AIR = 16;
+  private static final double HAIR = 1.2;
+
+  /** Over the crown of a standing figure. */
+  private static final double HAIR_ROOM = 14;
+
+  private static final double LETTERS = 13;
+
+  private static final String INK = "#222326";
+  private static final String GRAPHITE = "#5C6065";
+  private static final String DOTTED = "#868276";
+
+  private CardDrawing() {}
+
+  /** A box on the card. */
+  private record Box(double left, double top, double width, double height) {
+    static final Box WHOLE = new Box(AIR, AIR, WIDTH - 2 * AIR, HEIGHT - 2 * AIR);
+  }
+
+  /** The plain head that the rules give. */
+  static Optional<Scene> face(StyleSheet sheet, GuidePlan plan) {
+    Marks marks = GuideFigure.standing(sheet, plan, Optional.empty()).marks();
+    return marks
+        .headFrame()
+        .map(
+            frame ->
+                scene(
+                    Question.FACE,
+                    FigureOutline.head(fitted(headOf(marks), frame, Box.WHOLE), HAIR)));
+  }
+
+  /** The plain figure that the rules give, with its heads counted beside. */
+  static Optional<Scene> body(StyleSheet sheet, GuidePlan plan) {
+    if (plan.heads().isEmpty()) {
+      return Optional.empty();
+    }
+    Marks marks =
+        standing(GuideFigure.standing(sheet, plan, Optional.empty()).marks(), WIDTH / 2.0);
+    HeadFrame head = marks.headFrame().orElseThrow();
+    List<Item> items = new ArrayList<>(figure(marks));
+    double heads = plan.heads().get();
+    for (int i = 0; i <= Math.floor(heads); i++) {
+      double y = head.crown().y() + i * head.headPixels();
+      items.add(
+          new Item.Stroke(Outline.line(AIR, y, WIDTH - AIR, y), DOTTED, 0.8, List.of(2.0, 4.0)));
+      if (i > 0) {
+        items.add(words(WIDTH - AIR, y - 3, Integer.toString(i), Anchor.END));
+      }
+    }
+    return Optional.of(scene(Question.BODY, items));
+  }
+
+  /** A plain head whose outline, inner lines and lashes are as heavy as the works draw them. */
+  static Optional<Scene> line(StyleSheet sheet, GuidePlan plan) {
+    Optional<Double> width = centre(sheet, LineMeasures.WIDTH);
+    Marks marks = GuideFigure.standing(sheet, plan, Optional.empty()).marks();
+    Optional<HeadFrame> frame = marks.headFrame();
+    if (width.isEmpty() || frame.isEmpty()) {
+      return Optional.empty();
+    }
+    Marks fitted = fitted(headOf(marks), frame.get(), Box.WHOLE);
+    double pixels = width.get() * fitted.headFrame().orElseThrow().headPixels() / 1000;
+    double ratio = centre(sheet, LineMeasures.OUTLINE_INNER).orElse(1.0);
+    List<Item> head = FigureOutline.head(fitted, 1);
+    List<Item> items = new ArrayList<>();
+    for (int i = 0; i < head.size(); i++) {
+      // The face comes first, and it alone is outline.
+      double wide = pixels * (i == 0 ? Math.sqrt(ratio) : 1 / Math.sqrt(ratio));
+      // The mass of the hair is a limit and no line.
+      if (!(head.get(i) instanceof Item.Stroke stroke) || stroke.dashPixels().isEmpty()) {
+        items.add(drawn(head.get(i), INK, wide));
+      }
+    }
+    return Optional.of(scene(Question.LINE, items));
+  }
+
+  /** Each value as a chip with how much of the figure it covers, and the face among them. */
+  static Scene values(Values values) {
+    List<ValueCuts.Level> levels = values.cuts().levels();
+    List<Item> items = new ArrayList<>();
+
+    Point middle = new Point(100, 92);
+    Outline shoulders =
+        new Outline(
+            new Point(40, 236),
+            List.of(
+                new Outline.Bend(new Point(44, 176), new Point(70, 166), new Point(100, 166)),
+                new Outline.Bend(new Point(130, 166), new Point(156, 176), new Point(160, 236))),
+            true);
+    Outline face = Outline.oval(middle, 46, 60);
+    values
+        .parts()
+        .ifPresent(
+            parts -> {
+              items.add(filled(shoulders, values.cuts().of(parts.rest())));
+              items.add(filled(face, values.cuts().of(parts.face())));
+            });
+    for (Outline outline : List.of(shoulders, face)) {
+      items.add(new Item.Stroke(outline, GRAPHITE, HAIR, List.of()));
+    }
+    double high = 220.0 / levels.size();
+    for (int i = 0; i < levels.size(); i++) {
+      ValueCuts.Level level = levels.get(levels.size() - 1 - i);
+      double top = AIR + i * high;
+      items.add(new Item.Field(196, top, 34, high - 4, grey(level), "value"));
+      items.add(
+          words(238, top + 16, CardWords.name(levels.size() - 1 - i, levels.size()), Anchor.START));
+      items.add(
+          words(
+              238,
+              top + 32,
+              Wording.text("card.percent", Wording.number(100 * level.share(), 0)),
+              Anchor.START));
+    }
+    double left = AIR;
+    for (int i = levels.size() - 1; i >= 0; i--) {
+      double wide = levels.get(i).share() * (WIDTH - 2 * AIR);
+      items.add(new Item.Field(left, 254, wide, 26, grey(levels.get(i)), "area"));
+      left += wide;
+    }
+    return scene(Question.VALUES, items);
+  }
+
+  /** Life in graphite and the style in blue, as tall, with what is at one height joined. */
+  static Scene real(RealAndDrawn beside) {
+    List<Item> items = new ArrayList<>();
+    Marks life;
+    Marks style;
+    if (beside.hasBody()) {
+      life = standing(beside.real(), 82);
+      style = standing(beside.drawn(), 232);
+      items.addAll(coloured(figure(life), GRAPHITE));
+      items.addAll(figure(style));
+    } else {
+      Box left = new Box(AIR, 60, 138, 180);
+      life = fitted(headOf(beside.real()), beside.real().headFrame().orElseThrow(), left);
+      style =
+          fitted(
+              headOf(beside.drawn()),
+              beside.drawn().headFrame().orElseThrow(),
+              new Box(166, 60, 138, 180));
+      items.addAll(coloured(FigureOutline.head(life, HAIR), GRAPHITE));
+      items.addAll(FigureOutline.head(style, HAIR));
+    }
+    for (Landmark level :
+        List.of(Landmark.CROWN, Landmark.CHIN, Landmark.CROTCH, Landmark.KNEE_R, Landmark.SOLE)) {
+      Optional<Point> from = life.point(level);
+      Optional<Point> to = style.point(level);
+      if (from.isPresent() && to.isPresent()) {
+        double y = from.get().y();
+        double end = to.get().y();
+        items.add(dotted(AIR, y, 118, y));
+        items.add(dotted(118, y, 196, end));
+        items.add(dotted(196, end, WIDTH - AIR, end));
+      }
+    }
+    return scene(Question.REAL, items);
+  }
+
+  private static Item dotted(double x1, double y1, double x2, double y2) {
+    return new Item.Stroke(Outline.line(x1, y1, x2, y2), DOTTED, 0.8, List.of(2.0, 4.0));
+  }
+
+  private static List<Item> figure(Marks marks) {
+    List<Item> items = new ArrayList<>(FigureOutline.body(marks, HAIR));
+    items.addAll(FigureOutline.head(marks, HAIR));
+    return items;
+  }
+
+  private static List<Item> coloured(List<Item> items, String colour) {
+    return items.stream().map(item -> drawn(item, colour, HAIR)).toList();
+  }
+
+  /** The same line in another colour and width. */
+  private static Item drawn(Item item, String colour, double width) {
+    if (item instanceof Item.Stroke stroke) {
+      return new Item.Stroke(stroke.outline(), colour, width, stroke.dashPixels());
+    } else if (item instanceof Item.Fill fill) {
+      return new Item.Fill(fill.outlines(), colour, fill.opacity(), fill.evenOdd());
+    } else if (item instanceof Item.Within within) {
+      return new Item.Within(
+          within.outlines(),
+          within.softPixels(),
+          within.items().stream().map(one -> drawn(one, colour, width)).toList());
+    }
+    return item;
+  }
+
+  private static Marks headOf(Marks marks) {
+    return marks.only(
+        Arrays.stream(Landmark.values())
+            .filter(landmark -> landmark.set() != Landmark.Set.FULL)
+            .filter(
+                landmark ->
+                    landmark != Landmark.SHOULDER_L
+                        && landmark != Landmark.SHOULDER_R
+                        && landmark != Landmark.CROTCH
+                        && landmark != Landmark.SOLE)
+            .toList());
+  }
+
+  /** All points of a head within a box. */
+  private static Marks fitted(Marks marks, HeadFrame frame, Box box) {
+    List<Point> all =
+        marks.landmarks().keySet().stream().flatMap(one -> marks.point(one).stream()).toList();
+    double left = all.stream().mapToDouble(Point::x).min().orElseThrow();
+    double right = all.stream().mapToDouble(Point::x).max().orElseThrow();
+    double top =
+        Math.min(frame.crown().y(), all.stream().mapToDouble(Point::y).min().orElseThrow());
+    double base = all.stream().mapToDouble(Point::y).max().orElseThrow();
+    double scale = Math.min(box.width() / (right - left), box.height() / (base - top));
+    double x = box.left() + box.width() / 2;
+    double y = box.top() + box.height() / 2;
+    return moved(
+        marks,
+        p ->
+            new Point(
+                x + scale * (p.x() - (left + right) / 2), y + scale * (p.y() - (top + base) / 2)));
+  }
+
+  /** Crown to sole over the whole height, its axis at a place. */
+  private static Marks standing(Marks marks, double axis) {
+    HeadFrame head = marks.headFrame().orElseThrow();
+    double top = head.crown().y();
+    double base = marks.point(Landmark.SOLE).orElseThrow().y();
+    double scale = (HEIGHT - 2 * AIR - HAIR_ROOM) / (base - top);
+    return moved(
+        marks,
+        p ->
+            new Point(
+                axis + scale * (p.x() - head.crown().x()),
+                AIR + HAIR_ROOM + scale * (p.y() - top)));
+  }
+
+  private static Marks moved(Marks marks, UnaryOperator<Point> move) {
+    return marks.moved(marks.landmarks().keySet(), move);
+  }
+
+  private static Item filled(Outline outline, ValueCuts.Level level) {
+    return new Item.Fill(List.of(outline), grey(level), 1, false);
+  }
+
+  private static String grey(ValueCuts.Level level) {
+    return new OkLab(level.lightness(), 0, 0).toEncodedSrgb().hex();
+  }
+
+  private static Optional<Double> centre(StyleSheet sheet, Measure measure) {
+    return sheet.rule(measure).map(Rule::centre);
+  }
+
+  private static Item words(double x, double y, String text, Anchor anchor) {
+    return new Item.Words(x, y, text, LETTERS, INK, anchor, 0);
+  }
+
+  private static Scene scene(Question question, List<Item> items) {
+    return new Scene(
+        WIDTH,
+        HEIGHT,
+        Wording.text("card." + question.word() + ".name"),
+        Wording.text("file.caution"),
+        List.of(new Scene.Layer(question.word(), items)));
+  }
+}

@@ -1,0 +1,111 @@
+package penmirror.core.card;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import penmirror.core.figure.Marks;
+import penmirror.core.words.Spoken;
+import penmirror.core.words.Wording;
+
+/** What cards say that no act says. */
+public final class CardWords {
+  private static final int MOST_PIECES = 3;
+
+  /** A step in lightness that one sees at a glance. */
+  private static final double SEEN_STEP = 0.06;
+
+  private CardWords() {}
+
+  /**
+   * The user's own character.
+   *
+   * @param name as its picture is titled
+   */
+  public record Own(String name, Marks marks) {}
+
+  /** Such as "Three values: dark 21 %, middle 33 %, light 46 %." */
+  static List<String> of(Values values) {
+    List<String> lines = new ArrayList<>();
+    List<ValueCuts.Level> levels = values.cuts().levels();
+    List<String> parts = new ArrayList<>();
+    for (int i = 0; i < levels.size(); i++) {
+      parts.add(
+          Wording.text(
+              "card.value.part",
+              name(i, levels.size()),
+              Wording.number(100 * levels.get(i).share(), 0)));
+    }
+    lines.add(
+        Wording.text(
+            "card.values",
+            Spoken.sentence(Wording.text("card.values." + levels.size())),
+            String.join(", ", parts)));
+    values
+        .parts()
+        .map(of -> of.face() - of.rest())
+        .ifPresent(
+            step ->
+                lines.add(
+                    Wording.text(
+                        step > SEEN_STEP
+                            ? "card.values.face.light"
+                            : step < -SEEN_STEP
+                                ? "card.values.face.dark"
+                                : "card.values.face.same")));
+    return lines;
+  }
+
+  /** The name of a value, from dark to light. */
+  static String name(int place, int count) {
+    return Wording.text("card.value." + count + "." + (place + 1));
+  }
+
+  /** Such as "Against life: head 1.8 times, hands 1.3 times, legs 0.7 times." */
+  static List<String> of(RealAndDrawn beside, Optional<Own> own) {
+    List<String> lines = new ArrayList<>();
+    pieces(beside, false).ifPresent(parts -> lines.add(Wording.text("card.real.body", parts)));
+    pieces(beside, true).ifPresent(parts -> lines.add(Wording.text("card.real.face", parts)));
+    String alike =
+        beside.pieces().stream()
+            .filter(piece -> !piece.isNotLife())
+            .map(piece -> Wording.text("card.real." + piece.sort().word()))
+            .collect(Collectors.joining(", "));
+    if (!alike.isEmpty()) {
+      lines.add(Wording.text("card.real.alike", alike));
+    }
+    own.ifPresent(
+        character -> {
+          OptionalDouble way = beside.way(character.marks());
+          way.ifPresent(share -> lines.add(way(character.name(), share)));
+        });
+    return lines;
+  }
+
+  private static Optional<String> pieces(RealAndDrawn beside, boolean ofFace) {
+    List<String> parts =
+        beside.pieces().stream()
+            .filter(piece -> piece.sort().isOfFace() == ofFace && piece.isNotLife())
+            .limit(MOST_PIECES)
+            .map(CardWords::piece)
+            .toList();
+    return parts.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", parts));
+  }
+
+  private static String piece(RealAndDrawn.Piece piece) {
+    return Wording.text(
+        "card.real.piece",
+        Wording.text("card.real." + piece.sort().word()),
+        Wording.number(piece.factor(), 1));
+  }
+
+  private static String way(String name, double share) {
+    if (share < 0.05) {
+      return Wording.text("card.real.way.none", name);
+    }
+    return share > 0.95
+        ? Wording.text("card.real.way.all", name)
+        : Wording.text("card.real.way", name, Wording.number(100 * share, 0));
+  }
+}

@@ -1,0 +1,64 @@
+package penmirror.web.cards;
+
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.card.Question;
+import penmirror.core.drawing.SvgWriter;
+import penmirror.web.layout.NotFoundException;
+import penmirror.web.rail.Rail;
+import penmirror.web.rail.Stage;
+import penmirror.web.studies.Study;
+
+/** Cards: what a style does, part by part. */
+@Controller
+class CardsController {
+  private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml;charset=UTF-8");
+
+  private final Carding carding;
+  private final Rail rail;
+
+  CardsController(Carding carding, Rail rail) {
+    this.carding = carding;
+    this.rail = rail;
+  }
+
+  /**
+   * @param whole waits for what the pictures must be opened for
+   */
+  @GetMapping("/studies/{studyId}/rules/cards")
+  String grid(Study study, @RequestParam(defaultValue = "false") boolean whole, Model model) {
+    rail.addTo(model, study, Stage.RULES);
+    model.addAttribute("cards", carding.grid(study, whole));
+    return "cards/page";
+  }
+
+  @GetMapping("/studies/{studyId}/rules/cards/{word}")
+  String card(Study study, @PathVariable String word, Model model) {
+    rail.addTo(model, study, Stage.RULES);
+    model.addAttribute(
+        "card",
+        carding
+            .large(study, question(word))
+            .orElseThrow(() -> new NotFoundException("cards.unknown", word)));
+    return "cards/card";
+  }
+
+  @GetMapping("/studies/{studyId}/rules/cards/{word}/drawing.svg")
+  ResponseEntity<byte[]> drawing(Study study, @PathVariable String word) {
+    return carding
+        .drawing(study, question(word))
+        .map(SvgWriter::write)
+        .map(svg -> ResponseEntity.ok().contentType(SVG).body(svg.getBytes(StandardCharsets.UTF_8)))
+        .orElseGet(() -> ResponseEntity.notFound().build());
+  }
+
+  private static Question question(String word) {
+    return Question.ofWord(word).orElseThrow(() -> new NotFoundException("cards.unknown", word));
+  }
+}
