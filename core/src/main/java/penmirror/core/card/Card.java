@@ -41,23 +41,33 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
   public record Told(String sentence, Optional<Measure> shownBy) {}
 
   /**
+   * What the pictures must be opened for, and the user's own character.
+   *
+   * @param values as the works are laid
+   * @param lines as heavy as they are place by place
+   * @param own for how far it stands from life
+   */
+  public record Beside(
+      Optional<Values> values, Optional<LinesByPlace> lines, Optional<CardWords.Own> own) {
+    public static final Beside NOTHING =
+        new Beside(Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /**
    * Every card with something to say, in the order of the questions.
    *
-   * @param values as the works are laid; empty where they are not looked through yet
-   * @param own the user's own character, for how far it stands from life
+   * @param beside what no rule tells
    */
-  public static List<Card> of(
-      StyleSheet sheet, Optional<Values> values, Optional<CardWords.Own> own) {
+  public static List<Card> of(StyleSheet sheet, Beside beside) {
     List<Card> cards = new ArrayList<>();
     for (Question question : Question.values()) {
-      of(question, sheet, values, own).ifPresent(cards::add);
+      of(question, sheet, beside).ifPresent(cards::add);
     }
     return cards;
   }
 
   /** Empty where nothing can be said. */
-  public static Optional<Card> of(
-      Question question, StyleSheet sheet, Optional<Values> values, Optional<CardWords.Own> own) {
+  public static Optional<Card> of(Question question, StyleSheet sheet, Beside beside) {
     List<Act> acts = acts(question, sheet);
     List<Told> told = new ArrayList<>();
     Optional<Scene> drawing = Optional.empty();
@@ -65,23 +75,26 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
     GuidePlan plan = GuidePlan.of(sheet, CANVAS);
     switch (question) {
       case EYE -> drawing = EyeCard.of(plan).map(eye -> eye.drawn(eye.steps().size()));
-      case LINE -> drawing = CardDrawing.line(sheet, plan);
+      case LINE -> {
+        beside.lines().ifPresent(lines -> told.addAll(told(CardWords.of(lines))));
+        drawing = CardDrawing.line(sheet, plan, beside.lines());
+      }
       case SHADOW -> drawing = LightCard.of(sheet).map(LightCard::drawn);
       case FACE -> drawing = CardDrawing.face(sheet, plan);
       case BODY -> drawing = CardDrawing.body(sheet, plan);
       case VALUES -> {
-        if (values.isPresent()) {
-          CardWords.of(values.get()).forEach(line -> told.add(new Told(line, Optional.empty())));
-          drawing = Optional.of(CardDrawing.values(values.get()));
-          works = values.get().works();
+        if (beside.values().isPresent()) {
+          Values values = beside.values().get();
+          told.addAll(told(CardWords.of(values)));
+          drawing = Optional.of(CardDrawing.values(values));
+          works = values.works();
         }
       }
       case REAL -> {
-        Optional<RealAndDrawn> beside = RealAndDrawn.of(sheet);
-        if (beside.isPresent()) {
-          CardWords.of(beside.get(), own)
-              .forEach(line -> told.add(new Told(line, Optional.empty())));
-          drawing = Optional.of(CardDrawing.real(beside.get()));
+        Optional<RealAndDrawn> real = RealAndDrawn.of(sheet);
+        if (real.isPresent()) {
+          told.addAll(told(CardWords.of(real.get(), beside.own())));
+          drawing = Optional.of(CardDrawing.real(real.get()));
           works = sheet.works().size();
         }
       }
@@ -98,6 +111,10 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
     return told.isEmpty()
         ? Optional.empty()
         : Optional.of(new Card(question, works, told, drawing));
+  }
+
+  private static List<Told> told(List<String> sentences) {
+    return sentences.stream().map(line -> new Told(line, Optional.empty())).toList();
   }
 
   /** Whether so few works are behind it that more would tell otherwise. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import penmirror.core.colour.OkLab;
 import penmirror.core.drawing.Item;
@@ -16,6 +17,7 @@ import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.line.Station;
 import penmirror.core.planning.FigureOutline;
 import penmirror.core.planning.GuideFigure;
 import penmirror.core.planning.GuidePlan;
@@ -35,8 +37,12 @@ final class CardDrawing {
 
   private static final double LETTERS = 13;
 
+  /** Pieces of a bend. */
+  private static final int STEPS = 12;
+
   private static final String INK = "#222326";
   private static final String GRAPHITE = "#5C6065";
+  private static final String BLUE = "#2A80A6";
   private static final String DOTTED = "#868276";
 
   private CardDrawing() {}
@@ -79,28 +85,117 @@ final class CardDrawing {
     return Optional.of(scene(Question.BODY, items));
   }
 
-  /** A plain head whose outline, inner lines and lashes are as heavy as the works draw them. */
-  static Optional<Scene> line(StyleSheet sheet, GuidePlan plan) {
+  /**
+   * A plain head whose outline and inner lines are as heavy as the works draw them; where they are
+   * known place by place, its outline swells by them, and each place stands beside with its line.
+   */
+  static Optional<Scene> line(StyleSheet sheet, GuidePlan plan, Optional<LinesByPlace> lines) {
     Optional<Double> width = centre(sheet, LineMeasures.WIDTH);
     Marks marks = GuideFigure.standing(sheet, plan, Optional.empty()).marks();
     Optional<HeadFrame> frame = marks.headFrame();
     if (width.isEmpty() || frame.isEmpty()) {
       return Optional.empty();
     }
-    Marks fitted = fitted(headOf(marks), frame.get(), Box.WHOLE);
+    Box box = lines.isPresent() ? new Box(AIR, AIR, 196, HEIGHT - 2 * AIR) : Box.WHOLE;
+    Marks fitted = fitted(headOf(marks), frame.get(), box);
     double pixels = width.get() * fitted.headFrame().orElseThrow().headPixels() / 1000;
-    double ratio = centre(sheet, LineMeasures.OUTLINE_INNER).orElse(1.0);
+    double ratio = Math.sqrt(centre(sheet, LineMeasures.OUTLINE_INNER).orElse(1.0));
     List<Item> head = FigureOutline.head(fitted, 1);
     List<Item> items = new ArrayList<>();
     for (int i = 0; i < head.size(); i++) {
-      // The face comes first, and it alone is outline.
-      double wide = pixels * (i == 0 ? Math.sqrt(ratio) : 1 / Math.sqrt(ratio));
-      // The mass of the hair is a limit and no line.
-      if (!(head.get(i) instanceof Item.Stroke stroke) || stroke.dashPixels().isEmpty()) {
-        items.add(drawn(head.get(i), INK, wide));
+      boolean isOutline = i == 0;
+      if (isOutline && lines.isPresent() && head.get(i) instanceof Item.Stroke stroke) {
+        items.add(swelling(stroke.outline(), fitted, lines.get(), pixels, pixels * ratio));
+      } else if (!(head.get(i) instanceof Item.Stroke stroke) || stroke.dashPixels().isEmpty()) {
+        // The mass of the hair is a limit and no line.
+        items.add(drawn(head.get(i), INK, isOutline ? pixels * ratio : pixels / ratio));
       }
     }
+    lines.ifPresent(of -> beside(items, of, pixels));
     return Optional.of(scene(Question.LINE, items));
+  }
+
+  /** Each place with a piece of its line. */
+  private static void beside(List<Item> items, LinesByPlace lines, double pixels) {
+    double high = Math.min(24, (HEIGHT - 2 * AIR) / lines.places().size());
+    double y = AIR + high / 2;
+    for (LinesByPlace.Placed placed : lines.places()) {
+      if (placed.isOpen() || placed.overMedian().isEmpty()) {
+        items.add(new Item.Stroke(Outline.line(218, y - 4, 218, y + 4), BLUE, 1, List.of()));
+        items.add(new Item.Stroke(Outline.line(244, y - 4, 244, y + 4), BLUE, 1, List.of()));
+      } else {
+        items.add(
+            new Item.Stroke(
+                Outline.line(216, y, 246, y),
+                INK,
+                pixels * placed.overMedian().getAsDouble(),
+                List.of()));
+      }
+      items.add(words(252, y + 4, CardWords.label(placed), Anchor.START));
+      y += high;
+    }
+  }
+
+  /** An outline as a ribbon: as wide at each of its corners as the works have it there. */
+  private static Item swelling(
+      Outline outline, Marks marks, LinesByPlace lines, double pixels, double usual) {
+    List<Point> points = new ArrayList<>();
+    List<Double> widths = new ArrayList<>();
+    Point from = outline.start();
+    double wide = width(from, marks, lines, pixels, usual);
+    for (Outline.Piece piece : outline.pieces()) {
+      double next = width(piece.to(), marks, lines, pixels, usual);
+      for (int step = 0; step < STEPS; step++) {
+        double t = step / (double) STEPS;
+        points.add(at(from, piece, t));
+        widths.add(wide + t * (next - wide));
+      }
+      from = piece.to();
+      wide = next;
+    }
+    List<Point> outer = new ArrayList<>();
+    List<Point> inner = new ArrayList<>();
+    int count = points.size();
+    for (int i = 0; i < count; i++) {
+      Point along = points.get((i + 1) % count).minus(points.get((i + count - 1) % count));
+      Point aside =
+          new Point(-along.y(), along.x())
+              .times(widths.get(i) / 2 / Math.max(1e-9, along.length()));
+      outer.add(points.get(i).plus(aside));
+      inner.add(points.get(i).minus(aside));
+    }
+    return new Item.Fill(List.of(Outline.closed(outer), Outline.closed(inner)), INK, 1, true);
+  }
+
+  private static Point at(Point from, Outline.Piece piece, double t) {
+    if (piece instanceof Outline.Bend bend) {
+      double s = 1 - t;
+      return from.times(s * s * s)
+          .plus(bend.first().times(3 * s * s * t))
+          .plus(bend.second().times(3 * s * t * t))
+          .plus(bend.to().times(t * t * t));
+    }
+    return from.plus(piece.to().minus(from).times(t));
+  }
+
+  /** At a corner of the outline: the place's whose landmark lies there, else the usual. */
+  private static double width(
+      Point corner, Marks marks, LinesByPlace lines, double pixels, double usual) {
+    for (Station station : List.of(Station.CHEEK, Station.JAW, Station.CHIN)) {
+      Landmark landmark =
+          switch (station) {
+            case CHEEK -> Landmark.CHEEK_L;
+            case JAW -> Landmark.JAW_L;
+            default -> Landmark.CHIN;
+          };
+      for (Landmark one : List.of(landmark, landmark.mirrored())) {
+        if (marks.point(one).filter(point -> point.distanceTo(corner) < 1).isPresent()) {
+          OptionalDouble over = lines.at(station);
+          return over.isPresent() ? pixels * over.getAsDouble() : usual;
+        }
+      }
+    }
+    return usual;
   }
 
   /** Each value as a chip with how much of the figure it covers, and the face among them. */

@@ -1,6 +1,8 @@
 package penmirror.core.card;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -12,6 +14,10 @@ import penmirror.core.words.Wording;
 /** What cards say that no act says. */
 public final class CardWords {
   private static final int MOST_PIECES = 3;
+  private static final int MOST_PLACES = 3;
+
+  /** Widths that differ less look alike beside each other. */
+  private static final double SEEN_WIDTH = 0.12;
 
   /** A step in lightness that one sees at a glance. */
   private static final double SEEN_STEP = 0.06;
@@ -55,6 +61,77 @@ public final class CardWords {
                                 ? "card.values.face.dark"
                                 : "card.values.face.same")));
     return lines;
+  }
+
+  /** Such as "Heaviest at chin and upper arm, 1.5 times the usual line." */
+  static List<String> of(LinesByPlace lines) {
+    List<String> told = new ArrayList<>();
+    List<LinesByPlace.Placed> drawn =
+        lines.places().stream()
+            .filter(placed -> !placed.isOpen() && placed.overMedian().isPresent())
+            .sorted(Comparator.comparingDouble(placed -> -width(placed)))
+            .toList();
+    List<LinesByPlace.Placed> heavy =
+        drawn.stream().filter(placed -> width(placed) > 1 + SEEN_WIDTH).limit(MOST_PLACES).toList();
+    List<LinesByPlace.Placed> thin =
+        reversed(drawn).stream()
+            .filter(placed -> width(placed) < 1 - SEEN_WIDTH)
+            .limit(MOST_PLACES)
+            .toList();
+    if (!heavy.isEmpty()) {
+      told.add(
+          Wording.text("card.line.heavy", names(heavy), Wording.number(width(heavy.get(0)), 1)));
+    }
+    if (!thin.isEmpty()) {
+      told.add(Wording.text("card.line.thin", names(thin), Wording.number(width(thin.get(0)), 1)));
+    }
+    if (heavy.isEmpty() && thin.isEmpty() && !drawn.isEmpty()) {
+      told.add(Wording.text("card.line.even"));
+    }
+    for (LinesByPlace.Placed placed : lines.places()) {
+      if (placed.isOpen()) {
+        told.add(
+            Wording.text(
+                "card.line.open", name(placed), Integer.toString(placed.open()), placed.works()));
+      }
+    }
+    lines
+        .awayFromLight()
+        .ifPresent(
+            ratio -> {
+              if (ratio > 1 + SEEN_WIDTH) {
+                told.add(Wording.text("card.line.away", Wording.number(100 * (ratio - 1), 0)));
+              } else if (ratio < 1 - SEEN_WIDTH) {
+                told.add(
+                    Wording.text("card.line.toward", Wording.number(100 * (1 / ratio - 1), 0)));
+              }
+            });
+    return told;
+  }
+
+  private static List<LinesByPlace.Placed> reversed(List<LinesByPlace.Placed> places) {
+    List<LinesByPlace.Placed> back = new ArrayList<>(places);
+    Collections.reverse(back);
+    return back;
+  }
+
+  private static double width(LinesByPlace.Placed placed) {
+    return placed.overMedian().orElse(1);
+  }
+
+  private static String names(List<LinesByPlace.Placed> places) {
+    return places.stream().map(CardWords::name).collect(Collectors.joining(", "));
+  }
+
+  static String name(LinesByPlace.Placed placed) {
+    return Wording.text("station." + placed.station().word());
+  }
+
+  /** Such as "chin 1.4"; without a number where it is open. */
+  static String label(LinesByPlace.Placed placed) {
+    return placed.isOpen() || placed.overMedian().isEmpty()
+        ? name(placed)
+        : Wording.text("card.line.label", name(placed), Wording.number(width(placed), 1));
   }
 
   /** The name of a value, from dark to light. */

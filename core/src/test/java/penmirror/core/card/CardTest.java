@@ -39,12 +39,12 @@ class CardTest {
           LineMeasures.OUTLINE_INNER, 1.8);
 
   private static Optional<Card> card(Question question, Map<Measure, Double> rules) {
-    return Card.of(question, RealAndDrawnTest.sheet(rules), Optional.empty(), Optional.empty());
+    return Card.of(question, RealAndDrawnTest.sheet(rules), Card.Beside.NOTHING);
   }
 
   @Test
   void cardsSayWhatTheRulesSayAndAreDrawn() {
-    List<Card> cards = Card.of(RealAndDrawnTest.sheet(RULES), Optional.empty(), Optional.empty());
+    List<Card> cards = Card.of(RealAndDrawnTest.sheet(RULES), Card.Beside.NOTHING);
     assertThat(cards)
         .extracting(Card::asks)
         .contains(Question.EYE, Question.LINE, Question.BODY, Question.REAL);
@@ -59,8 +59,8 @@ class CardTest {
   void whatMakesOrBreaksComesFirst() {
     StyleSheet sheet = RealAndDrawnTest.sheet(RULES);
     StyleSheet legs = sheet.makingOrBreaking(List.of(Acts.byKey("legs").orElseThrow()));
-    Card plain = Card.of(Question.BODY, sheet, Optional.empty(), Optional.empty()).orElseThrow();
-    Card making = Card.of(Question.BODY, legs, Optional.empty(), Optional.empty()).orElseThrow();
+    Card plain = Card.of(Question.BODY, sheet, Card.Beside.NOTHING).orElseThrow();
+    Card making = Card.of(Question.BODY, legs, Card.Beside.NOTHING).orElseThrow();
     assertThat(plain.told().get(0).shownBy()).contains(ProportionMeasures.STATURE);
     assertThat(making.told().get(0).shownBy()).contains(ProportionMeasures.LEGS);
   }
@@ -89,10 +89,10 @@ class CardTest {
   void fewWorksAreThinAndNoneIsNoCard() {
     MeasuredWork work = new MeasuredWork("1", "Work", "", View.FRONT, RULES, List.of());
     StyleSheet one = StyleSheet.of("A hand", View.FRONT, List.of(work));
-    assertThat(Card.of(one, Optional.empty(), Optional.empty())).isNotEmpty();
-    assertThat(Card.of(one, Optional.empty(), Optional.empty())).allMatch(Card::isThin);
+    assertThat(Card.of(one, Card.Beside.NOTHING)).isNotEmpty();
+    assertThat(Card.of(one, Card.Beside.NOTHING)).allMatch(Card::isThin);
     StyleSheet none = StyleSheet.of("A hand", View.FRONT, List.of());
-    assertThat(Card.of(none, Optional.empty(), Optional.empty())).isEmpty();
+    assertThat(Card.of(none, Card.Beside.NOTHING)).isEmpty();
   }
 
   /** A pale head over a dark coat. */
@@ -122,8 +122,7 @@ class CardTest {
         Card.of(
                 Question.VALUES,
                 RealAndDrawnTest.sheet(RULES),
-                Optional.of(values),
-                Optional.empty())
+                new Card.Beside(Optional.of(values), Optional.empty(), Optional.empty()))
             .orElseThrow();
     assertThat(card.told().get(0).sentence()).startsWith("Two values: dark ");
     assertThat(card.told().get(1).sentence()).startsWith("The face is lighter");

@@ -8,13 +8,16 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.card.Card;
 import penmirror.core.card.CardWords;
+import penmirror.core.card.LinesByPlace;
 import penmirror.core.card.Question;
 import penmirror.core.card.Values;
 import penmirror.core.drawing.Scene;
+import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
 import penmirror.web.evidence.CutOuts;
+import penmirror.web.evidence.LinesSeen;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.Sample;
 import penmirror.web.sheets.SheetMaker;
@@ -24,20 +27,25 @@ import penmirror.web.studies.Work;
 /** Makes a study's cards. */
 @Component
 class Carding {
-  /** More works say no more of how light is cut from dark, and each must be opened. */
-  private static final int MOST_FOR_VALUES = 24;
+  /** More works say no more, and each must be opened. */
+  private static final int MOST_OPENED = 24;
 
   private static final int MOST_ON_A_CARD = 3;
   private static final int CROPS = 2;
 
   private final SheetMaker sheets;
   private final CutOuts cutOuts;
+  private final LinesSeen lines;
 
   /** Kept for as long as the sheet is. */
-  private final Cache<StyleSheet, Optional<Values>> known =
+  private final Cache<StyleSheet, Optional<Values>> values =
       Caffeine.newBuilder().weakKeys().build();
 
-  Carding(SheetMaker sheets, CutOuts cutOuts) {
+  private final Cache<StyleSheet, Optional<LinesByPlace>> places =
+      Caffeine.newBuilder().weakKeys().build();
+
+  Carding(SheetMaker sheets, CutOuts cutOuts, LinesSeen lines) {
+    this.lines = lines;
     this.sheets = sheets;
     this.cutOuts = cutOuts;
   }
@@ -78,33 +86,41 @@ class Carding {
    */
   List<Small> grid(Study study, boolean whole) {
     Loaded loaded = sheets.load(study);
-    Optional<Values> values = whole ? values(loaded) : ready(loaded);
-    boolean waits = !whole && known.getIfPresent(loaded.sheet()) == null && canBeOpened(loaded);
     List<Small> cards = new ArrayList<>();
     for (Question question : Question.values()) {
-      boolean isWaiting = question == Question.VALUES && waits;
-      Optional<Card> card = Card.of(question, loaded.sheet(), values, own(loaded));
-      if (card.isPresent() || isWaiting) {
+      boolean waits = !whole && waits(loaded, question);
+      Optional<Card> card = card(loaded, question, !waits);
+      if (card.isPresent() || waits) {
         cards.add(
             new Small(
                 question.word(),
                 name(question),
                 card.map(Card::works).orElse(0),
-                card.filter(Card::isThin).isPresent() && !isWaiting,
+                card.filter(Card::isThin).isPresent() && !waits,
                 card.map(Card::told).orElse(List.of()).stream()
                     .map(Card.Told::sentence)
                     .limit(MOST_ON_A_CARD)
                     .toList(),
                 card.flatMap(Card::drawing).isPresent(),
-                isWaiting));
+                waits));
       }
     }
     return cards;
   }
 
+  /** Whether the works have still to be opened for a card. */
+  private boolean waits(Loaded loaded, Question question) {
+    return canBeOpened(loaded)
+        && switch (question) {
+          case VALUES -> values.getIfPresent(loaded.sheet()) == null;
+          case LINE -> places.getIfPresent(loaded.sheet()) == null;
+          case EYE, SHADOW, FACE, BODY, REAL -> false;
+        };
+  }
+
   Optional<Large> large(Study study, Question question) {
     Loaded loaded = sheets.load(study);
-    return card(loaded, question)
+    return card(loaded, question, true)
         .map(
             card ->
                 new Large(
@@ -121,15 +137,20 @@ class Carding {
   }
 
   Optional<Scene> drawing(Study study, Question question) {
-    return card(sheets.load(study), question).flatMap(Card::drawing);
+    return card(sheets.load(study), question, true).flatMap(Card::drawing);
   }
 
-  private Optional<Card> card(Loaded loaded, Question question) {
+  /**
+   * @param opened whether to open the works, should they not be yet
+   */
+  private Optional<Card> card(Loaded loaded, Question question, boolean opened) {
     return Card.of(
         question,
         loaded.sheet(),
-        question == Question.VALUES ? values(loaded) : Optional.empty(),
-        own(loaded));
+        new Card.Beside(
+            opened && question == Question.VALUES ? values(loaded) : Optional.empty(),
+            opened && question == Question.LINE ? places(loaded) : Optional.empty(),
+            own(loaded)));
   }
 
   /** The word of the next card to a side that has something to say. */
@@ -137,7 +158,7 @@ class Carding {
     for (int at = question.ordinal() + step; at >= 0 && at < Question.values().length; at += step) {
       Question next = Question.values()[at];
       if (next == Question.VALUES
-          || Card.of(next, loaded.sheet(), Optional.empty(), Optional.empty()).isPresent()) {
+          || Card.of(next, loaded.sheet(), Card.Beside.NOTHING).isPresent()) {
         return Optional.of(next.word());
       }
     }
@@ -154,18 +175,13 @@ class Carding {
         .map(work -> new CardWords.Own(work.title(), loaded.evidence(work).marks()));
   }
 
-  private Optional<Values> ready(Loaded loaded) {
-    Optional<Values> values = known.getIfPresent(loaded.sheet());
-    return values == null ? Optional.empty() : values;
-  }
-
   private static boolean canBeOpened(Loaded loaded) {
     return !loaded.isFromFile() && !loaded.sheet().works().isEmpty();
   }
 
   private Optional<Values> values(Loaded loaded) {
     return canBeOpened(loaded)
-        ? known.get(
+        ? values.get(
             loaded.sheet(),
             sheet ->
                 Values.of(
@@ -183,12 +199,28 @@ class Carding {
         : Optional.empty();
   }
 
+  private Optional<LinesByPlace> places(Loaded loaded) {
+    return canBeOpened(loaded)
+        ? places.get(
+            loaded.sheet(),
+            sheet ->
+                LinesByPlace.of(
+                    works(loaded).parallelStream()
+                        .map(
+                            work ->
+                                new LinesByPlace.Work(
+                                    lines.of(work, loaded.evidence(work).marks()),
+                                    ShadeMeasures.LIGHT_FROM.value(loaded.evidence(work))))
+                        .toList()))
+        : Optional.empty();
+  }
+
   /** Those that the sheet is made of. */
   private static List<Work> works(Loaded loaded) {
     List<String> ruling = loaded.sheet().works().stream().map(MeasuredWork::id).toList();
     return loaded.inRole(Work.Role.SOURCE).stream()
         .filter(work -> ruling.contains(Long.toString(work.id())))
-        .limit(MOST_FOR_VALUES)
+        .limit(MOST_OPENED)
         .toList();
   }
 

@@ -1,0 +1,150 @@
+package penmirror.core.card;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import penmirror.core.measure.line.LinePlaces;
+import penmirror.core.measure.line.Station;
+import penmirror.core.statistics.Sample;
+
+/**
+ * How heavy the works' line is at each place of a figure.
+ *
+ * @param places that enough works tell, from the top down
+ * @param awayFromLight width on the side away from the light over that toward it, median over the
+ *     works with a light from aside; empty where too few have one
+ * @param works that told a place
+ */
+public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, int works) {
+  /** Fewer works make no rule of a place. */
+  private static final int LEAST_WORKS = 3;
+
+  /** A light from straight above has no side away from it; sine of its angle. */
+  private static final double FROM_ASIDE = 0.3;
+
+  public LinesByPlace {
+    places = List.copyOf(places);
+  }
+
+  /**
+   * One place over the works.
+   *
+   * @param overMedian width over the median line of its work, median over works; empty where all
+   *     leave it open
+   * @param open works that leave it open on every side that can be told
+   */
+  public record Placed(Station station, OptionalDouble overMedian, int open, int works) {
+    /** Whether more works leave it open than not. */
+    public boolean isOpen() {
+      return 2 * open > works;
+    }
+  }
+
+  /**
+   * One work.
+   *
+   * @param lightDegrees where its light comes from, clockwise from straight above
+   */
+  public record Work(List<LinePlaces.Seen> seen, OptionalDouble lightDegrees) {
+    public Work {
+      seen = List.copyOf(seen);
+    }
+  }
+
+  /** Empty where no place is told by enough works. */
+  public static Optional<LinesByPlace> of(List<Work> works) {
+    List<Placed> places = new ArrayList<>();
+    for (Station station : Station.values()) {
+      placed(station, works).ifPresent(places::add);
+    }
+    return places.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new LinesByPlace(
+                places,
+                awayFromLight(works),
+                (int) works.stream().filter(work -> !work.seen().isEmpty()).count()));
+  }
+
+  private static Optional<Placed> placed(Station station, List<Work> works) {
+    List<Double> widths = new ArrayList<>();
+    int open = 0;
+    int told = 0;
+    for (Work work : works) {
+      List<LinePlaces.Seen> here =
+          work.seen().stream().filter(seen -> seen.station() == station).toList();
+      if (!here.isEmpty()) {
+        told++;
+        OptionalDouble width =
+            here.stream()
+                .filter(seen -> seen.overMedian().isPresent())
+                .mapToDouble(seen -> seen.overMedian().getAsDouble())
+                .average();
+        if (width.isPresent()) {
+          widths.add(width.getAsDouble());
+        } else {
+          open++;
+        }
+      }
+    }
+    return told < LEAST_WORKS
+        ? Optional.empty()
+        : Optional.of(new Placed(station, median(widths), open, told));
+  }
+
+  private static OptionalDouble median(List<Double> values) {
+    return values.isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Sample.of(values.stream().mapToDouble(d -> d).toArray()).median());
+  }
+
+  private static OptionalDouble awayFromLight(List<Work> works) {
+    List<Double> ratios = new ArrayList<>();
+    for (Work work : works) {
+      double aside = Math.sin(Math.toRadians(work.lightDegrees().orElse(0)));
+      if (Math.abs(aside) >= FROM_ASIDE) {
+        boolean awayIsRight = aside < 0;
+        List<Double> ofWork = new ArrayList<>();
+        sides(work)
+            .values()
+            .forEach(
+                side -> {
+                  double left = side[0];
+                  double right = side[1];
+                  if (left > 0 && right > 0) {
+                    ofWork.add(awayIsRight ? right / left : left / right);
+                  }
+                });
+        median(ofWork).ifPresent(ratios::add);
+      }
+    }
+    return ratios.size() < LEAST_WORKS ? OptionalDouble.empty() : median(ratios);
+  }
+
+  /** Widths on the left and the right of each place; 0 where nothing is told. */
+  private static Map<Station, double[]> sides(Work work) {
+    Map<Station, double[]> sides = new EnumMap<>(Station.class);
+    for (LinePlaces.Seen seen : work.seen()) {
+      seen.overMedian()
+          .ifPresent(
+              width ->
+                  sides
+                          .computeIfAbsent(seen.station(), key -> new double[2])[
+                          seen.onRight() ? 1 : 0] =
+                      width);
+    }
+    return sides;
+  }
+
+  /** Width at a place over the median line; empty where it is open or not told. */
+  OptionalDouble at(Station station) {
+    return places.stream()
+        .filter(placed -> placed.station() == station && !placed.isOpen())
+        .map(Placed::overMedian)
+        .findFirst()
+        .orElse(OptionalDouble.empty());
+  }
+}
