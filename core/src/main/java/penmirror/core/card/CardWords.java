@@ -64,7 +64,7 @@ public final class CardWords {
   }
 
   /** Such as "Heaviest at chin and upper arm, 1.5 times the usual line." */
-  static List<String> of(LinesByPlace lines) {
+  public static List<String> of(LinesByPlace lines) {
     List<String> told = new ArrayList<>();
     List<LinesByPlace.Placed> drawn =
         lines.places().stream()
@@ -123,7 +123,8 @@ public final class CardWords {
     return places.stream().map(CardWords::name).collect(Collectors.joining(", "));
   }
 
-  static String name(LinesByPlace.Placed placed) {
+  /** The place within a sentence. */
+  public static String name(LinesByPlace.Placed placed) {
     return Wording.text("station." + placed.station().word());
   }
 

@@ -3,6 +3,7 @@ package penmirror.core.card;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import penmirror.core.coverage.Part;
 
 /** What a card answers, in the order in which cards lie. */
 public enum Question {
@@ -44,6 +45,17 @@ public enum Question {
   /** The word in addresses and message keys. */
   public String word() {
     return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Which card says most of a part; empty where none does. */
+  public static Optional<Question> of(Part part) {
+    return switch (part) {
+      case EYES -> Optional.of(EYE);
+      case FACE_SHAPE, BROWS, NOSE, MOUTH, EARS, HAIR -> Optional.of(FACE);
+      case NECK, HANDS, FEET, BODY -> Optional.of(BODY);
+      case LIGHT, FOLDS -> Optional.of(SHADOW);
+      case SHOES, PROP, BACKGROUND -> Optional.empty();
+    };
   }
 
   public static Optional<Question> ofWord(String word) {

@@ -1,53 +1,31 @@
 package penmirror.web.cards;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import penmirror.core.card.Card;
 import penmirror.core.card.CardWords;
-import penmirror.core.card.LinesByPlace;
 import penmirror.core.card.Question;
-import penmirror.core.card.Values;
 import penmirror.core.drawing.Scene;
-import penmirror.core.measure.shade.ShadeMeasures;
-import penmirror.core.style.MeasuredWork;
-import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
-import penmirror.web.evidence.CutOuts;
-import penmirror.web.evidence.LinesSeen;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.Sample;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
-import penmirror.web.studies.Work;
 
 /** Makes a study's cards. */
 @Component
 class Carding {
-  /** More works say no more, and each must be opened. */
-  private static final int MOST_OPENED = 24;
-
   private static final int MOST_ON_A_CARD = 3;
   private static final int CROPS = 2;
 
   private final SheetMaker sheets;
-  private final CutOuts cutOuts;
-  private final LinesSeen lines;
+  private final Opened opened;
 
-  /** Kept for as long as the sheet is. */
-  private final Cache<StyleSheet, Optional<Values>> values =
-      Caffeine.newBuilder().weakKeys().build();
-
-  private final Cache<StyleSheet, Optional<LinesByPlace>> places =
-      Caffeine.newBuilder().weakKeys().build();
-
-  Carding(SheetMaker sheets, CutOuts cutOuts, LinesSeen lines) {
-    this.lines = lines;
+  Carding(SheetMaker sheets, Opened opened) {
     this.sheets = sheets;
-    this.cutOuts = cutOuts;
+    this.opened = opened;
   }
 
   /**
@@ -110,12 +88,11 @@ class Carding {
 
   /** Whether the works have still to be opened for a card. */
   private boolean waits(Loaded loaded, Question question) {
-    return canBeOpened(loaded)
-        && switch (question) {
-          case VALUES -> values.getIfPresent(loaded.sheet()) == null;
-          case LINE -> places.getIfPresent(loaded.sheet()) == null;
-          case EYE, SHADOW, FACE, BODY, REAL -> false;
-        };
+    return switch (question) {
+      case VALUES -> opened.valuesWait(loaded);
+      case LINE -> opened.placesWait(loaded);
+      case EYE, SHADOW, FACE, BODY, REAL -> false;
+    };
   }
 
   Optional<Large> large(Study study, Question question) {
@@ -141,15 +118,15 @@ class Carding {
   }
 
   /**
-   * @param opened whether to open the works, should they not be yet
+   * @param open whether to open the works, should they not be yet
    */
-  private Optional<Card> card(Loaded loaded, Question question, boolean opened) {
+  private Optional<Card> card(Loaded loaded, Question question, boolean open) {
     return Card.of(
         question,
         loaded.sheet(),
         new Card.Beside(
-            opened && question == Question.VALUES ? values(loaded) : Optional.empty(),
-            opened && question == Question.LINE ? places(loaded) : Optional.empty(),
+            open && question == Question.VALUES ? opened.values(loaded) : Optional.empty(),
+            open && question == Question.LINE ? opened.places(loaded) : Optional.empty(),
             own(loaded)));
   }
 
@@ -173,55 +150,6 @@ class Carding {
     return loaded
         .character(work -> loaded.headPixels(work).isPresent())
         .map(work -> new CardWords.Own(work.title(), loaded.evidence(work).marks()));
-  }
-
-  private static boolean canBeOpened(Loaded loaded) {
-    return !loaded.isFromFile() && !loaded.sheet().works().isEmpty();
-  }
-
-  private Optional<Values> values(Loaded loaded) {
-    return canBeOpened(loaded)
-        ? values.get(
-            loaded.sheet(),
-            sheet ->
-                Values.of(
-                    works(loaded).parallelStream()
-                        .flatMap(
-                            work ->
-                                cutOuts
-                                    .of(work)
-                                    .map(
-                                        cut ->
-                                            new Values.Seen(
-                                                cut.small(), loaded.evidence(work).marks()))
-                                    .stream())
-                        .toList()))
-        : Optional.empty();
-  }
-
-  private Optional<LinesByPlace> places(Loaded loaded) {
-    return canBeOpened(loaded)
-        ? places.get(
-            loaded.sheet(),
-            sheet ->
-                LinesByPlace.of(
-                    works(loaded).parallelStream()
-                        .map(
-                            work ->
-                                new LinesByPlace.Work(
-                                    lines.of(work, loaded.evidence(work).marks()),
-                                    ShadeMeasures.LIGHT_FROM.value(loaded.evidence(work))))
-                        .toList()))
-        : Optional.empty();
-  }
-
-  /** Those that the sheet is made of. */
-  private static List<Work> works(Loaded loaded) {
-    List<String> ruling = loaded.sheet().works().stream().map(MeasuredWork::id).toList();
-    return loaded.inRole(Work.Role.SOURCE).stream()
-        .filter(work -> ruling.contains(Long.toString(work.id())))
-        .limit(MOST_OPENED)
-        .toList();
   }
 
   /** Works that lie nearest to the middle of the rule, which are what it says. */

@@ -11,6 +11,8 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.card.Card;
+import penmirror.core.card.Question;
 import penmirror.core.coverage.Part;
 import penmirror.core.planning.BrushTable;
 import penmirror.core.planning.GuidePlan;
@@ -107,6 +109,7 @@ class Drawing {
   record PartLine(String part, boolean here) {}
 
   /**
+   * @param card that says most of the part, if one is drawn
    * @param notes that ask for nothing
    */
   record Page(
@@ -117,6 +120,7 @@ class Drawing {
       String part,
       List<Showing.Shown> shown,
       List<PartFigures.Figure> figures,
+      Optional<String> card,
       List<HabitLine> habits,
       List<NoteLine> notes,
       List<OrderLine> order,
@@ -176,12 +180,20 @@ class Drawing {
         drawn.word(),
         showing.of(study, drawn),
         PartFigures.of(sheet, plan, brushes, drawn),
+        card(sheet, drawn),
         habits(study, drawn),
         notes.stream().filter(note -> note.stage().isEmpty()).map(Drawing::line).toList(),
         order.stages().stream()
             .map(each -> new OrderLine(each.word(), !order.leftOut().contains(each)))
             .toList(),
         hours.overAll());
+  }
+
+  private static Optional<String> card(StyleSheet sheet, Part part) {
+    return Question.of(part)
+        .filter(
+            asks -> Card.of(asks, sheet, Card.Beside.NOTHING).flatMap(Card::drawing).isPresent())
+        .map(Question::word);
   }
 
   /** Of the part at hand; where there is none, of the whole. */

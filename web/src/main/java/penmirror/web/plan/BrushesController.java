@@ -32,6 +32,13 @@ class BrushesController {
     return "plan/brushes";
   }
 
+  /** A piece of the page, as the works must be opened for it. */
+  @GetMapping("/studies/{studyId}/plan/brushes/places")
+  String places(Study study, Model model) {
+    model.addAttribute("page", planning.places(study));
+    return "plan/places";
+  }
+
   @PostMapping("/studies/{studyId}/plan/brushes")
   String printedAt(Study study, @RequestParam String perInch) {
     planning.printAt(study, resolution(perInch));

@@ -11,6 +11,7 @@ import penmirror.core.planning.BrushTable;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
+import penmirror.web.cards.Opened;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.PictureStore;
@@ -35,6 +36,7 @@ class Planning {
   private final PictureStore pictures;
   private final PlanStore store;
   private final Posing posing;
+  private final Opened opened;
 
   Planning(
       StudyStore studies,
@@ -44,7 +46,9 @@ class Planning {
       ScopeStore scopes,
       PictureStore pictures,
       PlanStore store,
-      Posing posing) {
+      Posing posing,
+      Opened opened) {
+    this.opened = opened;
     this.posing = posing;
     this.store = store;
     this.works = works;
@@ -95,6 +99,12 @@ class Planning {
             .filter(table -> !table.lines().isEmpty())
             .reduce((earlier, later) -> later);
     return BrushesPage.of(loaded.sheet(), study.canvas(), head, pixelsPerInch(study), own);
+  }
+
+  /** The line at each place of a figure, as wide as it is on the canvas. */
+  PlacesPage places(Study study) {
+    Loaded loaded = sheets.load(study);
+    return PlacesPage.of(loaded.sheet(), opened.places(loaded), plan(study).headPixels());
   }
 
   /** The guide as it is drawn, with helpers and notes. */
