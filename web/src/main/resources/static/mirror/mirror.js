@@ -4,6 +4,7 @@ import { lettersOn, typing } from '../layout/studio.js';
 import { Evidence, Legend, layers } from '../origin/layers.js';
 import { takeRedraws } from '../layout/redrawn.js';
 import { ask } from './asking.js';
+import { Values } from './values.js';
 import { Mended } from './mended.js';
 
 (() => {
@@ -50,6 +51,7 @@ import { Mended } from './mended.js';
     mirror.classList.toggle('far', pressed('far'));
     mirror.classList.toggle('grey', pressed('grey'));
     mirror.classList.toggle('squint', pressed('squint'));
+    mirror.classList.toggle('in-values', pressed('values'));
     mirror.classList.toggle('no-marks', !pressed('marks'));
     node('fold-line').setAttribute('d', mode === 'fold' ? `M${fold} 0V${height}` : '');
     // Words would read mirrored: turn the numbers back.
@@ -61,7 +63,12 @@ import { Mended } from './mended.js';
 
   const button = (name) => document.querySelector(`[data-toggle="${name}"]`);
   const pressed = (name) => button(name).getAttribute('aria-pressed') === 'true';
-  const toggle = (name) => { button(name).setAttribute('aria-pressed', String(!pressed(name))); show(); };
+  const values = new Values(node('in-values'), button('values'));
+  const toggle = async (name) => {
+    if (name === 'values' && !pressed(name) && !(await values.ready())) return;
+    button(name).setAttribute('aria-pressed', String(!pressed(name)));
+    show();
+  };
   const setMode = (name) => {
     mode = name;
     document.querySelectorAll('[data-mode]').forEach((each) => each.setAttribute('aria-pressed', String(each.dataset.mode === name)));
@@ -188,6 +195,8 @@ import { Mended } from './mended.js';
       toggle('far');
     } else if (key === 's') {
       toggle('squint');
+    } else if (key === 'v') {
+      toggle('values');
     } else if (key === ' ') {
       if (document.activeElement?.closest('a, button, input, select, summary')) return;
       mended.turn();

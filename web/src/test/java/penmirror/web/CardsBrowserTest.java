@@ -3,7 +3,9 @@ package penmirror.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import penmirror.demoart.studio.DrawnWork;
@@ -48,6 +50,17 @@ class CardsBrowserTest extends BrowserTest {
     page.goBack();
     assertThat(page.locator("h1")).hasText("Eye");
     assertThat(complaints).isEmpty();
+  }
+
+  @Test
+  void bookletIsPrintedOfWhatThereIs() {
+    APIResponse printed = page.request().get(url("/studies/" + study + "/rules/cards.pdf"));
+    assertThat(printed.status()).isEqualTo(200);
+    assertThat(new String(printed.body(), 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
+    long empty = studies.begin("Nothing yet", "Odile Marrow", "", "");
+    APIResponse nothing = page.request().get(url("/studies/" + empty + "/rules/cards.pdf"));
+    assertThat(nothing.status()).isBetween(400, 499);
+    assertThat(nothing.text()).contains("No cards yet");
   }
 
   @Test

@@ -7,6 +7,7 @@ import com.microsoft.playwright.options.LoadState;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Arrays;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -50,6 +51,17 @@ class MirrorBrowserTest extends BrowserTest {
     return coloured / (double) (image.getWidth() * image.getHeight());
   }
 
+  /** How many levels of brightness cover more than a thousandth of it. */
+  private static long greys(BufferedImage image) {
+    int[] counts = new int[256];
+    for (int i = 0; i < image.getWidth() * image.getHeight(); i++) {
+      counts[brightness(image, i % image.getWidth(), i / image.getWidth())]++;
+    }
+    return Arrays.stream(counts)
+        .filter(n -> 1000L * n > image.getWidth() * image.getHeight())
+        .count();
+  }
+
   private static int brightness(BufferedImage image, int x, int y) {
     int rgb = image.getRGB(x, y);
     return ((rgb >> 16 & 255) + (rgb >> 8 & 255) + (rgb & 255)) / 3;
@@ -86,6 +98,13 @@ class MirrorBrowserTest extends BrowserTest {
     page.keyboard().press("g");
     assertThat(coloured(seen())).isLessThan(coloured(plain) / 50);
     page.keyboard().press("g");
+    // One work alone has few values; each grey there is one of them, but for what is blended.
+    page.keyboard().press("v");
+    assertThat(page.locator("#mirror.in-values")).isVisible();
+    BufferedImage values = seen();
+    assertThat(coloured(values)).isLessThan(coloured(plain) / 50);
+    assertThat(greys(values)).isLessThan(greys(plain) / 3);
+    page.keyboard().press("v");
     page.keyboard().press("s");
     // The fold and the picture's own edge stay as they are.
     assertThat(edges(seen())).isLessThan(edges(plain) / 3);

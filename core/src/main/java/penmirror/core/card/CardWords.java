@@ -120,7 +120,11 @@ public final class CardWords {
   }
 
   private static String names(List<LinesByPlace.Placed> places) {
-    return places.stream().map(CardWords::name).collect(Collectors.joining(", "));
+    List<String> names = places.stream().map(CardWords::name).toList();
+    int last = names.size() - 1;
+    return last == 0
+        ? names.get(0)
+        : Wording.text("card.line.and", String.join(", ", names.subList(0, last)), names.get(last));
   }
 
   /** The place within a sentence. */

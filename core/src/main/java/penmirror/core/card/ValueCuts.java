@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
 
 /**
  * The few values a style is laid in: where light is cut from dark so that what lies within each
@@ -158,6 +160,22 @@ public record ValueCuts(List<Level> levels, double left) {
       squares += weights[i] * value * value;
     }
     return weight > 0 ? Math.max(0, squares - sum * sum / weight) : 0;
+  }
+
+  /**
+   * What each grey becomes when a picture is seen in these values alone.
+   *
+   * @param entries how many steps of encoded grey, the first from 0
+   * @return encoded greys, [0, 1]
+   */
+  public double[] table(int entries) {
+    double[] table = new double[entries];
+    for (int i = 0; i < entries; i++) {
+      double grey = (i + 0.5) / entries;
+      Level level = of(OkLab.from(new EncodedSrgb(grey, grey, grey)).lightness());
+      table[i] = new OkLab(level.lightness(), 0, 0).toEncodedSrgb().green();
+    }
+    return table;
   }
 
   /** The value that a lightness belongs to. */

@@ -26,7 +26,7 @@ import penmirror.core.drawing.Item.Words;
 import penmirror.core.geometry.Point;
 
 /**
- * Writes a scene as a PDF of one page, as large on paper as the canvas is: to be printed at full
+ * Writes scenes as a PDF, a page each, as large on paper as the canvas is: to be printed at full
  * size and laid under the drawing. Words stand in Helvetica, which every reader has; what it cannot
  * write is left out.
  */
@@ -54,30 +54,51 @@ public final class PdfWriter {
    * @throws IllegalArgumentException when a side would be longer than a page may be, 5 m
    */
   public static byte[] write(Scene scene, double pixelsPerInch) {
-    double scale = POINTS_PER_INCH / pixelsPerInch;
-    double width = scene.widthPixels() * scale;
-    double height = scene.heightPixels() * scale;
-    if (!(pixelsPerInch > 0) || Math.max(width, height) > LONGEST_SIDE_POINTS) {
-      throw new IllegalArgumentException(
-          "At "
-              + pixelsPerInch
-              + " px per inch the page would be longer than 5 m. Give the canvas's own number.");
+    return write(List.of(scene), pixelsPerInch);
+  }
+
+  /**
+   * One page a scene.
+   *
+   * @param scenes one at least; the first says what the file is
+   * @param pixelsPerInch of every canvas, above 0
+   * @throws IllegalArgumentException without a scene, or when a side would be longer than a page
+   *     may be, 5 m
+   */
+  public static byte[] write(List<Scene> scenes, double pixelsPerInch) {
+    if (scenes.isEmpty()) {
+      throw new IllegalArgumentException("A file has a page at least, got no scene.");
     }
+    double scale = POINTS_PER_INCH / pixelsPerInch;
     try (PDDocument document = new PDDocument()) {
       PDDocumentInformation about = new PDDocumentInformation();
-      about.setTitle(scene.title());
-      about.setSubject(scene.description());
+      about.setTitle(scenes.get(0).title());
+      about.setSubject(scenes.get(0).description());
       document.setDocumentInformation(about);
-      PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
-      document.addPage(page);
-      try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-        new PdfWriter(document, out, scale, height).layers(scene);
+      for (Scene scene : scenes) {
+        page(document, scene, scale);
       }
       ByteArrayOutputStream bytes = new ByteArrayOutputStream();
       document.save(bytes);
       return bytes.toByteArray();
     } catch (IOException e) {
       throw new UncheckedIOException("A drawing could not be written into memory.", e);
+    }
+  }
+
+  private static void page(PDDocument document, Scene scene, double scale) throws IOException {
+    double width = scene.widthPixels() * scale;
+    double height = scene.heightPixels() * scale;
+    if (!(scale > 0) || Math.max(width, height) > LONGEST_SIDE_POINTS) {
+      throw new IllegalArgumentException(
+          "At "
+              + POINTS_PER_INCH / scale
+              + " px per inch the page would be longer than 5 m. Give the canvas's own number.");
+    }
+    PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
+    document.addPage(page);
+    try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+      new PdfWriter(document, out, scale, height).layers(scene);
     }
   }
 

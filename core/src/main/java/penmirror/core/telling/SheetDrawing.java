@@ -67,12 +67,12 @@ public final class SheetDrawing {
     double y = makeOrBreak(own);
     acts(y + 14);
     palette();
-    String caution = foot();
+    foot();
     return new Scene(
         WIDTH,
         HEIGHT,
         Wording.text("sheet.title", sheet.name()),
-        caution,
+        Credits.described(sheet),
         List.of(new Layer("sheet", items)));
   }
 
@@ -233,28 +233,13 @@ public final class SheetDrawing {
     }
   }
 
-  private String foot() {
-    String caution = Wording.text("file.caution");
-    String credits =
-        String.join(
-            "; ",
-            sheet.works().stream()
-                .map(MeasuredWork::credit)
-                .filter(credit -> !credit.isBlank())
-                .distinct()
-                .toList());
+  private void foot() {
     double y = HEIGHT - 78;
     line(MARGIN, y - 16, WIDTH - MARGIN, y - 16, HAIR, 1);
-    List<String> rows = new ArrayList<>(Lettering.lines(credits, 12.5, WIDTH - 2 * MARGIN));
-    if (!sheet.uncredited().isEmpty()) {
-      rows.add(Wording.text("file.uncredited", String.join("; ", sheet.uncredited())));
-    }
-    rows.addAll(Lettering.lines(caution, 12.5, WIDTH - 2 * MARGIN));
-    for (String row : rows.subList(0, Math.min(4, rows.size()))) {
+    for (String row : Credits.rows(sheet, 12.5, WIDTH - 2 * MARGIN)) {
       words(MARGIN, y, row, 12.5, GRAPHITE, Anchor.START);
       y += 16;
     }
-    return caution + (credits.isEmpty() ? "" : "\n" + credits);
   }
 
   private static Outline box(double x, double y, double width, double height) {

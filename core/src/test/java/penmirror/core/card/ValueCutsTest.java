@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import penmirror.core.colour.EncodedSrgb;
+import penmirror.core.colour.OkLab;
 
 class ValueCutsTest {
   private static double[] histogram(double... lightnessAndArea) {
@@ -28,6 +30,20 @@ class ValueCutsTest {
     assertThat(cuts.left()).isCloseTo(0, within(1e-9));
     assertThat(cuts.of(0.55).lightness()).isCloseTo(0.5, within(0.02));
     assertThat(cuts.of(1).lightness()).isCloseTo(0.95, within(0.02));
+  }
+
+  /** Middle grey of encoded 0.5 has the OKLab lightness 0.598 (by its published matrices). */
+  @Test
+  void greysBecomeTheValueTheyBelongTo() {
+    ValueCuts cuts = ValueCuts.of(List.of(histogram(0.2, 1, 0.9, 1))).orElseThrow();
+    double[] table = cuts.table(64);
+    assertThat(table).hasSize(64).isSorted();
+    // Cut half way between both, at a lightness of 0.55.
+    assertThat(table[26]).isEqualTo(table[0]);
+    assertThat(table[31]).isEqualTo(table[63]);
+    double light = cuts.levels().get(1).lightness();
+    assertThat(OkLab.from(new EncodedSrgb(table[63], table[63], table[63])).lightness())
+        .isCloseTo(light, within(0.005));
   }
 
   @Test

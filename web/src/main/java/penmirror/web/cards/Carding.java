@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import penmirror.core.card.Booklet;
 import penmirror.core.card.Card;
 import penmirror.core.card.CardWords;
 import penmirror.core.card.Question;
 import penmirror.core.drawing.Scene;
 import penmirror.core.words.Wording;
+import penmirror.web.layout.RefusedException;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.Sample;
 import penmirror.web.sheets.SheetMaker;
@@ -19,6 +21,9 @@ import penmirror.web.studies.Study;
 class Carding {
   private static final int MOST_ON_A_CARD = 3;
   private static final int CROPS = 2;
+
+  /** Steps of grey in a table of values. */
+  private static final int GREYS = 128;
 
   private final SheetMaker sheets;
   private final Opened opened;
@@ -113,6 +118,23 @@ class Carding {
                     beside(loaded, question, 1)));
   }
 
+  /**
+   * @throws RefusedException where there is no card to print
+   */
+  List<Scene> booklet(Study study) {
+    Loaded loaded = sheets.load(study);
+    List<Scene> pages =
+        Booklet.of(
+            loaded.sheet(),
+            Card.of(
+                loaded.sheet(),
+                new Card.Beside(opened.values(loaded), opened.places(loaded), own(loaded))));
+    if (pages.isEmpty()) {
+      throw new RefusedException("cards.none");
+    }
+    return pages;
+  }
+
   Optional<Scene> drawing(Study study, Question question) {
     return card(sheets.load(study), question, true).flatMap(Card::drawing);
   }
@@ -140,6 +162,13 @@ class Carding {
       }
     }
     return Optional.empty();
+  }
+
+  double[] valueTable(Study study) {
+    return opened
+        .values(sheets.load(study))
+        .map(values -> values.cuts().table(GREYS))
+        .orElse(new double[0]);
   }
 
   private static String name(Question question) {

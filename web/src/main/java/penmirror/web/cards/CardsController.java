@@ -1,6 +1,7 @@
 package penmirror.web.cards;
 
 import java.nio.charset.StandardCharsets;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -8,7 +9,10 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import penmirror.core.card.Booklet;
 import penmirror.core.card.Question;
+import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.rail.Rail;
@@ -38,6 +42,16 @@ class CardsController {
     return "cards/page";
   }
 
+  /** All of them on paper. */
+  @GetMapping("/studies/{studyId}/rules/cards.pdf")
+  ResponseEntity<byte[]> booklet(Study study) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"cards-" + study.id() + ".pdf\"")
+        .body(PdfWriter.write(carding.booklet(study), Booklet.PIXELS_PER_INCH));
+  }
+
   @GetMapping("/studies/{studyId}/rules/cards/{word}")
   String card(Study study, @PathVariable String word, Model model) {
     rail.addTo(model, study, Stage.RULES);
@@ -57,6 +71,18 @@ class CardsController {
         .map(svg -> ResponseEntity.ok().contentType(SVG).body(svg.getBytes(StandardCharsets.UTF_8)))
         .orElseGet(() -> ResponseEntity.notFound().build());
   }
+
+  /** For seeing a picture in the works' values alone; an empty table where there are none yet. */
+  @GetMapping("/studies/{studyId}/rules/cards/values.json")
+  @ResponseBody
+  ValueTable values(Study study) {
+    return new ValueTable(carding.valueTable(study));
+  }
+
+  /**
+   * @param table what each step of grey becomes
+   */
+  record ValueTable(double[] table) {}
 
   private static Question question(String word) {
     return Question.ofWord(word).orElseThrow(() -> new NotFoundException("cards.unknown", word));
