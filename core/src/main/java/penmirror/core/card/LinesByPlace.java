@@ -78,11 +78,7 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
           work.seen().stream().filter(seen -> seen.station() == station).toList();
       if (!here.isEmpty()) {
         told++;
-        OptionalDouble width =
-            here.stream()
-                .filter(seen -> seen.overMedian().isPresent())
-                .mapToDouble(seen -> seen.overMedian().getAsDouble())
-                .average();
+        OptionalDouble width = at(station, here);
         if (width.isPresent()) {
           widths.add(width.getAsDouble());
         } else {
@@ -137,6 +133,17 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
                       width);
     }
     return sides;
+  }
+
+  /**
+   * How heavy one drawing's line is at a place, both sides together; empty where it is open there
+   * or not told.
+   */
+  public static OptionalDouble at(Station station, List<LinePlaces.Seen> drawing) {
+    return drawing.stream()
+        .filter(seen -> seen.station() == station && seen.overMedian().isPresent())
+        .mapToDouble(seen -> seen.overMedian().getAsDouble())
+        .average();
   }
 
   /** Width at a place over the median line; empty where it is open or not told. */

@@ -8,6 +8,7 @@ import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import penmirror.core.card.LinesByPlace;
 import penmirror.core.card.Values;
+import penmirror.core.measure.line.LinePlaces;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
@@ -66,9 +67,14 @@ public class Opened {
                     .map(
                         work ->
                             new LinesByPlace.Work(
-                                lines.of(work, loaded.evidence(work).marks()),
+                                lines(loaded, work),
                                 ShadeMeasures.LIGHT_FROM.value(loaded.evidence(work))))
                     .toList()));
+  }
+
+  /** The lines of one picture, place by place. */
+  public List<LinePlaces.Seen> lines(Loaded loaded, Work work) {
+    return lines.of(work, loaded.evidence(work).marks());
   }
 
   /** Whether asking for the values would wait. */

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.drawing.Scene;
 import penmirror.core.file.Resolution;
+import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.planning.BrushTable;
 import penmirror.core.planning.GuideDrawing;
 import penmirror.core.planning.GuidePlan;
@@ -104,7 +105,23 @@ class Planning {
   /** The line at each place of a figure, as wide as it is on the canvas. */
   PlacesPage places(Study study) {
     Loaded loaded = sheets.load(study);
-    return PlacesPage.of(loaded.sheet(), opened.places(loaded), plan(study).headPixels());
+    return PlacesPage.of(
+        loaded.sheet(),
+        opened.places(loaded),
+        newest(loaded).map(work -> attempt(loaded, work)),
+        plan(study).headPixels());
+  }
+
+  /** Of the attempts whose lines were read; only that one picture is opened. */
+  private static Optional<Work> newest(Loaded loaded) {
+    return loaded.inRole(Work.Role.REDRAW).stream()
+        .filter(work -> loaded.drawn(work).values().containsKey(LineMeasures.WIDTH))
+        .reduce((earlier, later) -> later);
+  }
+
+  private PlacesPage.Attempt attempt(Loaded loaded, Work work) {
+    return new PlacesPage.Attempt(
+        opened.lines(loaded, work), loaded.drawn(work).value(LineMeasures.WIDTH));
   }
 
   /** The guide as it is drawn, with helpers and notes. */

@@ -9,8 +9,10 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import penmirror.core.card.LinesByPlace;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.line.LineMeasures;
+import penmirror.core.measure.line.LinePlaces;
 import penmirror.core.measure.line.Station;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
@@ -33,9 +35,12 @@ class PlacesPageTest {
   @Test
   void widthsAreInPixelsOfTheCanvas() {
     PlacesPage page =
-        PlacesPage.of(sheet(Map.of(LineMeasures.WIDTH, 20.0)), Optional.of(LINES), 500);
+        PlacesPage.of(
+            sheet(Map.of(LineMeasures.WIDTH, 20.0)), Optional.of(LINES), Optional.empty(), 500);
     assertThat(page.rows())
-        .containsExactly(new PlacesPage.Row("chin", "15"), new PlacesPage.Row("forearm", ""));
+        .containsExactly(
+            new PlacesPage.Row("chin", "15", "", false),
+            new PlacesPage.Row("forearm", "", "", false));
     assertThat(page.told())
         .containsExactly(
             "Heaviest at the chin, 1.5 times the usual line.",
@@ -44,8 +49,34 @@ class PlacesPageTest {
 
   @Test
   void withoutPlacesOrARuleOfTheLineThereAreNoRows() {
-    assertThat(PlacesPage.of(sheet(Map.of(LineMeasures.WIDTH, 20.0)), Optional.empty(), 500).rows())
+    assertThat(
+            PlacesPage.of(
+                    sheet(Map.of(LineMeasures.WIDTH, 20.0)),
+                    Optional.empty(),
+                    Optional.empty(),
+                    500)
+                .rows())
         .isEmpty();
-    assertThat(PlacesPage.of(sheet(Map.of()), Optional.of(LINES), 500).rows()).isEmpty();
+    assertThat(PlacesPage.of(sheet(Map.of()), Optional.of(LINES), Optional.empty(), 500).rows())
+        .isEmpty();
+  }
+
+  /** An attempt with lines of 16 thousandths: 8 px, at the chin a quarter more than its own. */
+  @Test
+  void attemptStandsBesideAtTheSameSize() {
+    PlacesPage.Attempt attempt =
+        new PlacesPage.Attempt(
+            List.of(
+                new LinePlaces.Seen(Station.CHIN, false, new Point(0, 0), OptionalDouble.of(1.25)),
+                new LinePlaces.Seen(Station.FOREARM, true, new Point(0, 0), OptionalDouble.of(1))),
+            16);
+    PlacesPage page =
+        PlacesPage.of(
+            sheet(Map.of(LineMeasures.WIDTH, 20.0)), Optional.of(LINES), Optional.of(attempt), 500);
+    assertThat(page.hasOwn()).isTrue();
+    assertThat(page.rows())
+        .containsExactly(
+            new PlacesPage.Row("chin", "15", "10", true),
+            new PlacesPage.Row("forearm", "", "8.0", true));
   }
 }
