@@ -96,7 +96,7 @@ final class CardDrawing {
     if (width.isEmpty() || frame.isEmpty()) {
       return Optional.empty();
     }
-    Box box = lines.isPresent() ? new Box(AIR, AIR, 196, HEIGHT - 2 * AIR) : Box.WHOLE;
+    Box box = lines.isPresent() ? new Box(AIR, AIR, 176, HEIGHT - 2 * AIR) : Box.WHOLE;
     Marks fitted = fitted(headOf(marks), frame.get(), box);
     double pixels = width.get() * fitted.headFrame().orElseThrow().headPixels() / 1000;
     double ratio = Math.sqrt(centre(sheet, LineMeasures.OUTLINE_INNER).orElse(1.0));
@@ -121,17 +121,17 @@ final class CardDrawing {
     double y = AIR + high / 2;
     for (LinesByPlace.Placed placed : lines.places()) {
       if (placed.isOpen() || placed.overMedian().isEmpty()) {
-        items.add(new Item.Stroke(Outline.line(218, y - 4, 218, y + 4), BLUE, 1, List.of()));
-        items.add(new Item.Stroke(Outline.line(244, y - 4, 244, y + 4), BLUE, 1, List.of()));
+        items.add(new Item.Stroke(Outline.line(200, y - 4, 200, y + 4), BLUE, 1, List.of()));
+        items.add(new Item.Stroke(Outline.line(224, y - 4, 224, y + 4), BLUE, 1, List.of()));
       } else {
         items.add(
             new Item.Stroke(
-                Outline.line(216, y, 246, y),
+                Outline.line(198, y, 226, y),
                 INK,
                 pixels * placed.overMedian().getAsDouble(),
                 List.of()));
       }
-      items.add(words(252, y + 4, CardWords.label(placed), Anchor.START));
+      items.add(words(231, y + 4, CardWords.label(placed), Anchor.START));
       y += high;
     }
   }

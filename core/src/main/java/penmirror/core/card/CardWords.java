@@ -50,7 +50,7 @@ public final class CardWords {
             String.join(", ", parts)));
     values
         .parts()
-        .map(of -> of.face() - of.rest())
+        .map(parts -> faceOverRest(values.cuts(), parts))
         .ifPresent(
             step ->
                 lines.add(
@@ -61,6 +61,11 @@ public final class CardWords {
                                 ? "card.values.face.dark"
                                 : "card.values.face.same")));
     return lines;
+  }
+
+  /** In lightness; 0 where both lie in one value. */
+  private static double faceOverRest(ValueCuts cuts, Values.Parts parts) {
+    return cuts.of(parts.face()).equals(cuts.of(parts.rest())) ? 0 : parts.face() - parts.rest();
   }
 
   /** Such as "Heaviest at chin and upper arm, 1.5 times the usual line." */
