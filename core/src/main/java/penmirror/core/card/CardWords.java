@@ -50,7 +50,7 @@ public final class CardWords {
             String.join(", ", parts)));
     values
         .parts()
-        .map(parts -> faceOverRest(values.cuts(), parts))
+        .map(of -> faceOverRest(values.cuts(), of))
         .ifPresent(
             step ->
                 lines.add(
