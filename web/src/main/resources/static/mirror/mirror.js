@@ -4,6 +4,7 @@ import { lettersOn, typing } from '../layout/studio.js';
 import { Evidence, Legend, layers } from '../origin/layers.js';
 import { takeRedraws } from '../layout/redrawn.js';
 import { ask } from './asking.js';
+import { loop } from './places.js';
 import { Values } from './values.js';
 import { Mended } from './mended.js';
 
@@ -94,6 +95,16 @@ import { Mended } from './mended.js';
   });
   mirror.addEventListener('pointermove', (event) => { if (dragging) setFold(toPicture(event)); });
   mirror.addEventListener('pointerup', () => { dragging = false; });
+
+  // The list of places comes once its heading is opened, and goes from the picture when it is closed.
+  const placesOfLine = node('line-places');
+  const loops = () => {
+    const list = document.getElementById('line-off');
+    node('line-marks').toggleAttribute('hidden', !placesOfLine.open);
+    if (list && placesOfLine.open) loop(list, node('line-marks'));
+  };
+  placesOfLine.addEventListener('htmx:afterSwap', loops);
+  placesOfLine.addEventListener('toggle', loops);
 
   const mended = new Mended(node('mended-picture'), node('mended-told'));
 

@@ -4,8 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import penmirror.demoart.studio.DrawnWork;
@@ -31,6 +34,7 @@ class CardsBrowserTest extends BrowserTest {
     page.locator(".modes a", new Page.LocatorOptions().setHasText("Cards")).click();
     // Its pictures are opened after the page has come.
     assertThat(page.locator("#card-values .says")).containsText("values: ");
+    assertThat(page.locator("#card-line .says")).not().isEmpty();
     assertThat(page.locator("#card-real .says")).containsText("realistic adult as tall: head 1.");
     page.waitForFunction(
         "() => [...document.querySelectorAll('.card img')].every((i) => i.naturalWidth > 0)");
@@ -49,6 +53,27 @@ class CardsBrowserTest extends BrowserTest {
     assertThat(page.locator("#cards")).isVisible();
     page.goBack();
     assertThat(page.locator("h1")).hasText("Eye");
+    assertThat(complaints).isEmpty();
+  }
+
+  /** The first attempt's line is far too thin: it is said where, and looped on the picture. */
+  @Test
+  void redrawIsToldWhereItsLineIsOff() {
+    long redraw = hang(study, Work.Role.REDRAW, redraw(1), "Bastian", redraw(1).truth());
+    awaitReadings();
+    page.navigate(url("/studies/" + study + "/mirror/" + redraw));
+    // While pixels are read the page comes anew, and what was opened is closed.
+    page.waitForFunction("() => document.querySelector('#asking').dataset.busy === 'false'");
+    page.waitForLoadState(LoadState.NETWORKIDLE);
+    assertThat(page.locator("#line-marks circle")).hasCount(0);
+    page.locator("#line-places summary").click();
+    Locator row = page.locator("#line-off li").first();
+    assertThat(row).hasText(Pattern.compile("(Thin|Open) at the .* px.*"));
+    assertThat(page.locator("#line-marks .loop").count()).isGreaterThan(1);
+    row.hover();
+    assertThat(page.locator("#line-marks .loop.now").first()).isVisible();
+    page.locator("#line-places summary").click();
+    assertThat(page.locator("#line-marks .loop").first()).isHidden();
     assertThat(complaints).isEmpty();
   }
 

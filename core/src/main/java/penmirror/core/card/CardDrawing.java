@@ -131,7 +131,7 @@ final class CardDrawing {
                 pixels * placed.overMedian().getAsDouble(),
                 List.of()));
       }
-      items.add(words(231, y + 4, CardWords.label(placed), Anchor.START));
+      items.add(new Item.Words(231, y + 4, CardWords.label(placed), 11.5, INK, Anchor.START, 0));
       y += high;
     }
   }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import penmirror.core.figure.Marks;
+import penmirror.core.measure.line.Station;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
 
@@ -132,9 +133,13 @@ public final class CardWords {
         : Wording.text("card.line.and", String.join(", ", names.subList(0, last)), names.get(last));
   }
 
+  private static String name(LinesByPlace.Placed placed) {
+    return name(placed.station());
+  }
+
   /** The place within a sentence. */
-  public static String name(LinesByPlace.Placed placed) {
-    return Wording.text("station." + placed.station().word());
+  public static String name(Station station) {
+    return Wording.text("station." + station.word());
   }
 
   /** Such as "chin 1.4"; without a number where it is open. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.line.LinePlaces;
 import penmirror.core.measure.line.Station;
 import penmirror.core.statistics.Sample;
@@ -21,6 +22,9 @@ import penmirror.core.statistics.Sample;
 public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, int works) {
   /** Fewer works make no rule of a place. */
   private static final int LEAST_WORKS = 3;
+
+  /** A line off by more than this share is seen beside the other. */
+  private static final double SEEN = 0.2;
 
   /** A light from straight above has no side away from it; sine of its angle. */
   private static final double FROM_ASIDE = 0.3;
@@ -52,6 +56,74 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
     public Work {
       seen = List.copyOf(seen);
     }
+  }
+
+  /**
+   * One drawing to be held against the works.
+   *
+   * @param usualThousandths width of its lines over its head
+   */
+  public record Drawing(List<LinePlaces.Seen> seen, double usualThousandths) {
+    public Drawing {
+      seen = List.copyOf(seen);
+    }
+  }
+
+  /**
+   * A place of a drawing beside the same place of the works; widths in thousandths of a head.
+   *
+   * @param theirs empty where the works leave it open
+   * @param own empty where the drawing leaves it open, or where it is not told
+   * @param at where it was looked at, on both sides, pixels of the drawing; none where it is not
+   *     told
+   */
+  public record Compared(
+      Station station, OptionalDouble theirs, OptionalDouble own, List<Point> at) {
+    public Compared {
+      at = List.copyOf(at);
+    }
+
+    /** Whether somebody would see the difference. */
+    public boolean isOff() {
+      if (at.isEmpty()) {
+        return false;
+      }
+      return theirs.isPresent() && own.isPresent()
+          ? Math.abs(own.getAsDouble() / theirs.getAsDouble() - 1) > SEEN
+          : theirs.isPresent() != own.isPresent();
+    }
+  }
+
+  /**
+   * Every place that the works tell, from the top down.
+   *
+   * @param usualThousandths width of the works' lines over their heads
+   */
+  public List<Compared> compared(double usualThousandths, Optional<Drawing> drawing) {
+    return places.stream()
+        .map(
+            placed -> {
+              List<LinePlaces.Seen> here =
+                  drawing.map(Drawing::seen).orElse(List.of()).stream()
+                      .filter(seen -> seen.station() == placed.station())
+                      .toList();
+              return new Compared(
+                  placed.station(),
+                  placed.isOpen()
+                      ? OptionalDouble.empty()
+                      : scaled(placed.overMedian(), usualThousandths),
+                  scaled(
+                      at(placed.station(), here),
+                      drawing.map(Drawing::usualThousandths).orElse(0.0)),
+                  here.stream().map(LinePlaces.Seen::place).toList());
+            })
+        .toList();
+  }
+
+  private static OptionalDouble scaled(OptionalDouble overMedian, double usual) {
+    return overMedian.isPresent()
+        ? OptionalDouble.of(overMedian.getAsDouble() * usual)
+        : OptionalDouble.empty();
   }
 
   /** Empty where no place is told by enough works. */
@@ -139,7 +211,7 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
    * How heavy one drawing's line is at a place, both sides together; empty where it is open there
    * or not told.
    */
-  public static OptionalDouble at(Station station, List<LinePlaces.Seen> drawing) {
+  private static OptionalDouble at(Station station, List<LinePlaces.Seen> drawing) {
     return drawing.stream()
         .filter(seen -> seen.station() == station && seen.overMedian().isPresent())
         .mapToDouble(seen -> seen.overMedian().getAsDouble())

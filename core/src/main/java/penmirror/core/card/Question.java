@@ -1,5 +1,6 @@
 package penmirror.core.card;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -45,6 +46,11 @@ public enum Question {
   /** The word in addresses and message keys. */
   public String word() {
     return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** The card that an act is told on; empty where none does. */
+  public static Optional<Question> ofAct(String key) {
+    return Arrays.stream(values()).filter(question -> question.acts.contains(key)).findFirst();
   }
 
   /** Which card says most of a part; empty where none does. */

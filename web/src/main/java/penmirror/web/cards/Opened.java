@@ -8,9 +8,11 @@ import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import penmirror.core.card.LinesByPlace;
 import penmirror.core.card.Values;
+import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.line.LinePlaces;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.style.MeasuredWork;
+import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.CutOuts;
 import penmirror.web.evidence.LinesSeen;
@@ -67,13 +69,23 @@ public class Opened {
                     .map(
                         work ->
                             new LinesByPlace.Work(
-                                lines(loaded, work),
+                                seen(loaded, work),
                                 ShadeMeasures.LIGHT_FROM.value(loaded.evidence(work))))
                     .toList()));
   }
 
-  /** The lines of one picture, place by place. */
-  public List<LinePlaces.Seen> lines(Loaded loaded, Work work) {
+  /** Width of the works' lines in thousandths of a head; empty where that is not ruled. */
+  public Optional<Double> usualLine(Loaded loaded) {
+    return loaded.sheet().rule(LineMeasures.WIDTH).map(Rule::centre);
+  }
+
+  /** The lines of a redraw place by place; empty where its line weight is not read. */
+  public Optional<LinesByPlace.Drawing> lines(Loaded loaded, Work redraw) {
+    return Optional.ofNullable(loaded.drawn(redraw).values().get(LineMeasures.WIDTH))
+        .map(usual -> new LinesByPlace.Drawing(seen(loaded, redraw), usual));
+  }
+
+  private List<LinePlaces.Seen> seen(Loaded loaded, Work work) {
     return lines.of(work, loaded.evidence(work).marks());
   }
 

@@ -106,22 +106,13 @@ class Planning {
   PlacesPage places(Study study) {
     Loaded loaded = sheets.load(study);
     return PlacesPage.of(
-        loaded.sheet(),
+        opened.usualLine(loaded),
         opened.places(loaded),
-        newest(loaded).map(work -> attempt(loaded, work)),
+        loaded.inRole(Work.Role.REDRAW).stream()
+            .filter(work -> loaded.drawn(work).values().containsKey(LineMeasures.WIDTH))
+            .reduce((earlier, later) -> later)
+            .flatMap(work -> opened.lines(loaded, work)),
         plan(study).headPixels());
-  }
-
-  /** Of the attempts whose lines were read; only that one picture is opened. */
-  private static Optional<Work> newest(Loaded loaded) {
-    return loaded.inRole(Work.Role.REDRAW).stream()
-        .filter(work -> loaded.drawn(work).values().containsKey(LineMeasures.WIDTH))
-        .reduce((earlier, later) -> later);
-  }
-
-  private PlacesPage.Attempt attempt(Loaded loaded, Work work) {
-    return new PlacesPage.Attempt(
-        opened.lines(loaded, work), loaded.drawn(work).value(LineMeasures.WIDTH));
   }
 
   /** The guide as it is drawn, with helpers and notes. */

@@ -5,8 +5,10 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import penmirror.core.act.Act;
+import penmirror.core.card.Question;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Rule;
@@ -46,6 +48,11 @@ record ActPage(String key, String words, boolean ownWords, List<ReadingRow> read
 
   /** A work that takes no part in the rule. */
   record OutRow(long workId, String title, String reason, String day) {}
+
+  /** The card it is told on. */
+  public Optional<String> card() {
+    return Question.ofAct(key).map(Question::word);
+  }
 
   /** Whether it is a ratio that the user added. */
   public boolean isOwn() {
