@@ -26,11 +26,15 @@ import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
 import penmirror.demoart.studio.Slip;
 
-/** What is drawn nearer to a work is told to be nearer, and the work itself is known. */
+/**
+ * What is drawn nearer to a work is told to be nearer, and the work itself is known. All nine works
+ * of docs/scoring.md with {@code -Dcopies=3}.
+ */
 class CopyTruthTest {
   private static final List<DemoStudio.Folder> HANDS =
       List.of(DemoStudio.odileMarrow(), DemoStudio.casimirThole(), DemoStudio.inesVantour());
 
+  private static final int EACH = Integer.getInteger("copies", 1);
   private static final double SCALE = 0.35;
   private static final double MARKED_WITHIN_HEADS = 0.01;
 
@@ -109,7 +113,7 @@ class CopyTruthTest {
   }
 
   private static List<Commission> works(DemoStudio.Folder hand) {
-    return hand.sources().stream().filter(one -> one.cut() == Cut.FULL).limit(3).toList();
+    return hand.sources().stream().filter(one -> one.cut() == Cut.FULL).limit(EACH).toList();
   }
 
   /** By a hand that marks a point a hundredth of a head beside where it marked it before. */
