@@ -2,12 +2,14 @@ package penmirror.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import penmirror.demoart.studio.DrawnWork;
@@ -24,6 +26,16 @@ class CardsBrowserTest extends BrowserTest {
       hang(study, Work.Role.SOURCE, drawn, drawn.title(), drawn.truth());
     }
     awaitReadings();
+    // What is read by the points just kept may be asked for a moment later than what was seen
+    // first.
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(
+            () ->
+                page.request()
+                    .get(url("/studies/" + study + "/rules/cards"))
+                    .text()
+                    .contains("card-shadow"));
   }
 
   @Test
@@ -31,6 +43,7 @@ class CardsBrowserTest extends BrowserTest {
     hangThreeWorks();
     page.navigate(url("/studies/" + study + "/rules"));
     page.locator(".modes a", new Page.LocatorOptions().setHasText("Cards")).click();
+    page.waitForURL("**/rules/cards");
     // Its pictures are opened after the page has come.
     page.waitForFunction("() => !document.querySelector('#cards [hx-trigger]')");
     assertThat(page.locator("#card-values .says")).containsText("values: ");

@@ -76,7 +76,10 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
     switch (question) {
       case EYE -> drawing = EyeCard.of(plan).map(eye -> eye.drawn(eye.steps().size()));
       case LINE -> {
-        beside.lines().ifPresent(lines -> told.addAll(told(CardWords.of(lines))));
+        if (beside.lines().isPresent()) {
+          told.addAll(told(CardWords.of(beside.lines().get())));
+          works = Math.max(works, beside.lines().get().works());
+        }
         drawing = CardDrawing.line(sheet, plan, beside.lines());
       }
       case SHADOW -> drawing = LightCard.of(sheet).map(LightCard::drawn);
