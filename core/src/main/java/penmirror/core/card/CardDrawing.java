@@ -182,12 +182,7 @@ final class CardDrawing {
   private static double width(
       Point corner, Marks marks, LinesByPlace lines, double pixels, double usual) {
     for (Station station : List.of(Station.CHEEK, Station.JAW, Station.CHIN)) {
-      Landmark landmark =
-          switch (station) {
-            case CHEEK -> Landmark.CHEEK_L;
-            case JAW -> Landmark.JAW_L;
-            default -> Landmark.CHIN;
-          };
+      Landmark landmark = station.landmarks().get(0);
       for (Landmark one : List.of(landmark, landmark.mirrored())) {
         if (marks.point(one).filter(point -> point.distanceTo(corner) < 1).isPresent()) {
           OptionalDouble over = lines.at(station);

@@ -18,9 +18,10 @@ import penmirror.core.scoring.LandmarkAlignment;
  *
  * @param alignment of their landmarks, worst first
  * @param parts that could be compared, in the order of {@link Part}; one at least
- * @param edges how alike they are edge by edge, correlation in [−1, 1] in nine pieces of ten
+ * @param isTheWork whether it lies on the work line for line: no drawing after it but the work
+ *     itself, resized, cropped or coloured anew, or a tracing
  */
-public record CopyLikeness(LandmarkAlignment alignment, List<Reached> parts, double edges) {
+public record CopyLikeness(LandmarkAlignment alignment, List<Reached> parts, boolean isTheWork) {
   /** Half is left of the likeness at this distance, in the unit of each part. Set on drawings. */
   private static final double HALF_PLACE_HEADS = 0.05;
 
@@ -35,8 +36,8 @@ public record CopyLikeness(LandmarkAlignment alignment, List<Reached> parts, dou
    */
   private static final double SAME_EDGES = 0.87;
 
-  /** Marked twice, points of one drawing lie a hundredth of a head apart. */
-  private static final double SAME_PLACE_HEADS = 0.018;
+  /** Marked twice, points of one drawing lie a hundredth of a head apart; farther they are two. */
+  public static final double MARKED_TWICE_HEADS = 0.018;
 
   private static final int WORK_ALONE = 0x1F5FBF;
   private static final int COPY_ALONE = 0xC8321F;
@@ -100,13 +101,7 @@ public record CopyLikeness(LandmarkAlignment alignment, List<Reached> parts, dou
               Laid laid = new Laid(work.figure(), copy.figure(), alignment.redrawToSource());
               List<Reached> parts = new ArrayList<>();
               if (work.marks().headFrame().isPresent()) {
-                parts.add(
-                    new Reached(
-                        Part.PLACE,
-                        alignment.residuals().stream()
-                            .mapToDouble(LandmarkAlignment.Residual::heads)
-                            .average()
-                            .orElseThrow()));
+                parts.add(new Reached(Part.PLACE, alignment.meanHeads()));
               }
               laid.sharedOutline()
                   .ifPresent(shared -> parts.add(new Reached(Part.OUTLINE, 1 - shared)));
@@ -117,7 +112,12 @@ public record CopyLikeness(LandmarkAlignment alignment, List<Reached> parts, dou
                         parts.add(new Reached(Part.VALUES, tones.values()));
                         parts.add(new Reached(Part.COLOURS, tones.colours()));
                       });
-              return new CopyLikeness(alignment, parts, laid.edgesAlike());
+              // Edges are sought for long: only where the points could be those of one drawing.
+              boolean isTheWork =
+                  work.marks().headFrame().isPresent()
+                      && alignment.meanHeads() <= MARKED_TWICE_HEADS
+                      && EdgeMatch.of(laid) >= SAME_EDGES;
+              return new CopyLikeness(alignment, parts, isTheWork);
             });
   }
 
@@ -128,15 +128,6 @@ public record CopyLikeness(LandmarkAlignment alignment, List<Reached> parts, dou
 
   public Optional<Reached> part(Part part) {
     return parts.stream().filter(reached -> reached.part() == part).findFirst();
-  }
-
-  /**
-   * Whether it lies on the work line for line: no drawing after it but the work itself, resized,
-   * cropped or coloured anew, or a tracing.
-   */
-  public boolean isTheWork() {
-    return edges >= SAME_EDGES
-        && part(Part.PLACE).filter(place -> place.off() <= SAME_PLACE_HEADS).isPresent();
   }
 
   /**

@@ -1,16 +1,12 @@
 package penmirror.core.copying;
 
 import java.awt.image.BufferedImage;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.jspecify.annotations.Nullable;
 import penmirror.core.colour.OkLab;
 import penmirror.core.geometry.Point;
 import penmirror.core.geometry.Similarity;
-import penmirror.core.statistics.Sample;
 
 /**
  * Two figures laid over each other in cells of the first. What lies outside the page of either is
@@ -19,20 +15,6 @@ import penmirror.core.statistics.Sample;
 final class Laid {
   private static final int LEVELS = 40;
   private static final double WIDEST_HUE = 0.4;
-
-  /** In cells of a side of the figure; the first search is as wide as marks are usually off. */
-  private static final double FIRST_STEP = 3;
-
-  private static final double LAST_STEP = 0.1;
-
-  /** Side of a piece that is held against the same piece, cells: about an eye and its brow. */
-  private static final int PIECE_CELLS = 12;
-
-  /** Of all pieces so many may be covered, such as by a name written over them. */
-  private static final double PIECES_LEFT_OUT = 0.1;
-
-  /** A piece with less drawn on it says nothing; mean of the edges in it. */
-  private static final double DRAWN_ON = 0.08;
 
   private final SmallFigure source;
   private final SmallFigure copy;
@@ -145,151 +127,46 @@ final class Laid {
     }
   }
 
-  /**
-   * How alike the two are edge by edge, correlation in [−1, 1] of the least alike piece but for a
-   * tenth of them, once the second is moved to where they are most alike: the marks of two pictures
-   * differ by some pixels even where the drawing is one, and a head that is a little too broad
-   * moves few edges of a whole figure.
-   */
-  double edgesAlike() {
-    double[] edges = edges(lightness(source, null));
-    double cells = Math.hypot(width, height);
-    double centreX = left + width * source.cellPixels() / 2;
-    double centreY = top + height * source.cellPixels() / 2;
-    Similarity best = copyToSource;
-    double most = alike(edges, best);
-    for (double step = FIRST_STEP; step >= LAST_STEP; step /= 2) {
-      boolean isBetter = true;
-      while (isBetter) {
-        isBetter = false;
-        double shift = step * source.cellPixels();
-        double grow = 2 * step / cells;
-        double[][] tries = {
-          {1, 0, shift, 0}, {1, 0, -shift, 0}, {1, 0, 0, shift}, {1, 0, 0, -shift},
-          {1 + grow, 0, 0, 0}, {1 - grow, 0, 0, 0}, {1, grow, 0, 0}, {1, -grow, 0, 0}
-        };
-        for (double[] change : tries) {
-          Similarity tried =
-              best.then(
-                  about(
-                      new Similarity(change[0], change[1], change[2], change[3]),
-                      centreX,
-                      centreY));
-          double is = alike(edges, tried);
-          if (is > most + 1e-4) {
-            most = is;
-            best = tried;
-            isBetter = true;
-          }
-        }
-      }
-    }
-    return inPieces(edges, edges(lightness(copy, best)));
+  /** How it was laid. */
+  Similarity copyToSource() {
+    return copyToSource;
   }
 
-  /** The least alike piece after a tenth of them is left out; 0 where nothing is drawn. */
-  private double inPieces(double[] sourceEdges, double[] copyEdges) {
-    List<Double> pieces = new ArrayList<>();
-    for (int y = 0; y < height; y += PIECE_CELLS) {
-      for (int x = 0; x < width; x += PIECE_CELLS) {
-        Alike piece = new Alike();
-        for (int row = y; row < Math.min(height, y + PIECE_CELLS); row++) {
-          for (int column = x; column < Math.min(width, x + PIECE_CELLS); column++) {
-            int i = row * width + column;
-            piece.add(sourceEdges[i], copyEdges[i]);
-          }
-        }
-        if (piece.mean() >= DRAWN_ON) {
-          pieces.add(piece.correlation());
-        }
-      }
-    }
-    return pieces.isEmpty()
-        ? 0
-        : Sample.of(pieces.stream().mapToDouble(d -> d).toArray()).quantile(PIECES_LEFT_OUT);
+  int width() {
+    return width;
   }
 
-  /** Pearson's correlation of pairs as they come; pairs that are no numbers are left out. */
-  private static final class Alike {
-    private int n;
-    private double sx;
-    private double sy;
-    private double sxx;
-    private double syy;
-    private double sxy;
-
-    void add(double x, double y) {
-      if (!Double.isNaN(x) && !Double.isNaN(y)) {
-        n++;
-        sx += x;
-        sy += y;
-        sxx += x * x;
-        syy += y * y;
-        sxy += x * y;
-      }
-    }
-
-    /** Of the first of both; 0 without any. */
-    double mean() {
-      return n == 0 ? 0 : sx / n;
-    }
-
-    /** 0 where one of the two is the same throughout. */
-    double correlation() {
-      double spread = (n * sxx - sx * sx) * (n * syy - sy * sy);
-      return spread <= 0 ? 0 : (n * sxy - sx * sy) / Math.sqrt(spread);
-    }
+  int height() {
+    return height;
   }
 
-  /** A small change about a place, in place of about the corner. */
-  private static Similarity about(Similarity change, double x, double y) {
-    return new Similarity(
-        change.a(),
-        change.b(),
-        change.shiftX() + x - (change.a() * x - change.b() * y),
-        change.shiftY() + y - (change.b() * x + change.a() * y));
+  double cellPixels() {
+    return source.cellPixels();
   }
 
-  private double alike(double[] sourceEdges, Similarity laid) {
-    double[] copyEdges = edges(lightness(copy, laid));
-    Alike alike = new Alike();
-    for (int i = 0; i < sourceEdges.length; i++) {
-      alike.add(sourceEdges[i], copyEdges[i]);
-    }
-    return alike.correlation();
+  /** Middle of all cells, pixels of the work. */
+  Point middle() {
+    double size = source.cellPixels();
+    return new Point(left + width * size / 2, top + height * size / 2);
   }
 
-  /** Row by row; not a number where the copy's page has ended. */
-  private double[] lightness(SmallFigure of, @Nullable Similarity laid) {
+  /** The work's lightness on paper, row by row. */
+  double[] sourceLightness() {
     double[] values = new double[width * height];
-    Arrays.fill(values, Double.NaN);
-    if (laid == null) {
-      double size = source.cellPixels();
-      for (int i = 0; i < values.length; i++) {
-        values[i] =
-            of.lightnessOnPaper(left + (i % width + 0.5) * size, top + (i / width + 0.5) * size);
-      }
-    } else {
-      overCells(laid, (index, x, y, on) -> values[index] = of.lightnessOnPaper(on.x(), on.y()));
+    double size = source.cellPixels();
+    for (int i = 0; i < values.length; i++) {
+      values[i] =
+          source.lightnessOnPaper(left + (i % width + 0.5) * size, top + (i / width + 0.5) * size);
     }
     return values;
   }
 
-  /** Square root of the step to the neighbours: a pale edge counts beside a black one. */
-  private double[] edges(double[] lightness) {
-    double[] edges = new double[lightness.length];
-    Arrays.fill(edges, Double.NaN);
-    for (int y = 1; y < height - 1; y++) {
-      for (int x = 1; x < width - 1; x++) {
-        int i = y * width + x;
-        edges[i] =
-            Math.sqrt(
-                Math.hypot(
-                    lightness[i + 1] - lightness[i - 1],
-                    lightness[i + width] - lightness[i - width]));
-      }
-    }
-    return edges;
+  /** The copy's, laid otherwise; not a number where its page has ended. */
+  double[] copyLightness(Similarity laid) {
+    double[] values = new double[width * height];
+    Arrays.fill(values, Double.NaN);
+    overCells(laid, (index, x, y, on) -> values[index] = copy.lightnessOnPaper(on.x(), on.y()));
+    return values;
   }
 
   /**

@@ -23,6 +23,11 @@ public record LandmarkAlignment(Similarity redrawToSource, List<Residual> residu
    */
   public record Residual(Landmark landmark, double heads) {}
 
+  /** Mean of what is left, in heads of the source; 0 if its head is not marked. */
+  public double meanHeads() {
+    return residuals.stream().mapToDouble(Residual::heads).average().orElse(0);
+  }
+
   /** Empty when the two have fewer than two landmarks in common, or only one place. */
   public static Optional<LandmarkAlignment> of(Marks source, Marks redraw) {
     List<Landmark> common = new ArrayList<>();

@@ -34,7 +34,8 @@ public record Commission(
     slips = List.copyOf(slips);
   }
 
-  Commission slipping(String newFile, String newTitle, List<Slip> newSlips) {
+  /** The same drawn again, straying otherwise. */
+  public Commission slipping(String newFile, String newTitle, List<Slip> newSlips) {
     return new Commission(
         newFile, newTitle, manner, subject, palette, pose, view, cut, mood, mirrored, seed,
         newSlips);
@@ -54,6 +55,19 @@ public record Commission(
         mood,
         mirrored,
         seed,
+        slips);
+  }
+
+  /** Somebody else in it. */
+  public Commission showing(Subject other, Palette colours) {
+    return new Commission(
+        fileName, title, manner, other, colours, pose, view, cut, mood, mirrored, seed, slips);
+  }
+
+  /** In another pose, drawn on another day. */
+  public Commission posed(Pose other) {
+    return new Commission(
+        fileName, title, manner, subject, palette, other, view, cut, mood, mirrored, seed + 1,
         slips);
   }
 

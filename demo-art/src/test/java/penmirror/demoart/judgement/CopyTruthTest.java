@@ -62,54 +62,18 @@ class CopyTruthTest {
   }
 
   private static Commission with(Commission of, List<Slip> slips) {
-    return new Commission(
-        of.fileName(),
-        of.title(),
-        of.manner(),
-        of.subject(),
-        of.palette(),
-        of.pose(),
-        of.view(),
-        of.cut(),
-        of.mood(),
-        of.mirrored(),
-        of.seed(),
-        slips);
+    return of.slipping(of.fileName(), of.title(), slips);
   }
 
   /** The same somebody else, without the work at hand: another pose, and the usual slips. */
   private static Commission fromMemory(Commission of, Commission other) {
     Pose pose = of.pose().equals(Pose.WALKING) ? Pose.HANDS_ON_HIPS : Pose.WALKING;
-    return new Commission(
-        of.fileName(),
-        of.title(),
-        of.manner(),
-        other.subject(),
-        other.palette(),
-        pose,
-        of.view(),
-        of.cut(),
-        of.mood(),
-        of.mirrored(),
-        of.seed() + 1,
-        COPIED);
+    return with(of.showing(other.subject(), other.palette()).posed(pose), COPIED);
   }
 
   /** The same pose and manner with somebody else in it. */
   private static Commission merged(Commission of, Commission other) {
-    return new Commission(
-        of.fileName(),
-        of.title(),
-        of.manner(),
-        other.subject(),
-        other.palette(),
-        of.pose(),
-        of.view(),
-        of.cut(),
-        of.mood(),
-        of.mirrored(),
-        of.seed(),
-        TRACED);
+    return with(of.showing(other.subject(), other.palette()), TRACED);
   }
 
   private static List<Commission> works(DemoStudio.Folder hand) {

@@ -160,19 +160,8 @@ class SignatureProofTest {
   }
 
   private static Commission with(Commission of, double factor) {
-    return new Commission(
-        "thin.png",
-        "Thin",
-        of.manner(),
-        of.subject(),
-        of.palette(),
-        of.pose(),
-        of.view(),
-        of.cut(),
-        of.mood(),
-        of.mirrored(),
-        of.seed(),
-        List.of(new Slip.Scaled("thin", Parameter.LINE_WIDTH, factor)));
+    return of.slipping(
+        "thin.png", "Thin", List.of(new Slip.Scaled("thin", Parameter.LINE_WIDTH, factor)));
   }
 
   /** What is said of the first attempt does not change when the coat is dyed. */

@@ -36,9 +36,6 @@ class Copying {
   /** So much nearer must it lie when turned, before turning it is offered. */
   private static final double NEARER_TURNED = 0.6;
 
-  /** Nearer than marks of one drawing by two people, so that it may be the drawing itself. */
-  private static final double MAY_BE_IT_HEADS = 0.018;
-
   private final SheetMaker sheets;
   private final CutOuts cutOuts;
   private final MessageSource messages;
@@ -135,7 +132,7 @@ class Copying {
     double heads = copy.headFrame().map(HeadFrame::headPixels).orElse(0.0);
     List<Off> off =
         likeness.alignment().residuals().stream()
-            .filter(one -> Double.isFinite(one.heads()) && one.heads() >= MAY_BE_IT_HEADS)
+            .filter(one -> one.heads() > CopyLikeness.MARKED_TWICE_HEADS)
             .limit(MOST_OFF)
             .map(one -> new Off(one.landmark().key(), Wording.number(one.heads() * heads, 0)))
             .toList();
@@ -187,7 +184,7 @@ class Copying {
         .filter(
             work ->
                 meanOff(marks(loaded, work), marks(loaded, redraw))
-                    .filter(off -> off <= MAY_BE_IT_HEADS)
+                    .filter(off -> off <= CopyLikeness.MARKED_TWICE_HEADS)
                     .isPresent())
         .flatMap(
             work ->
@@ -231,12 +228,7 @@ class Copying {
   private static Optional<Double> meanOff(Marks work, Marks copy) {
     return work.headFrame()
         .flatMap(head -> LandmarkAlignment.of(work, copy))
-        .map(
-            laid ->
-                laid.residuals().stream()
-                    .mapToDouble(LandmarkAlignment.Residual::heads)
-                    .average()
-                    .orElseThrow());
+        .map(LandmarkAlignment::meanHeads);
   }
 
   private static Marks marks(Loaded loaded, Work work) {

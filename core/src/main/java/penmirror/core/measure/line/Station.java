@@ -30,7 +30,7 @@ public enum Station {
   }
 
   /** One where the line runs through it; two where it is outside the middle between them. */
-  List<Landmark> landmarks() {
+  public List<Landmark> landmarks() {
     return landmarks;
   }
 
