@@ -32,7 +32,7 @@ public final class CardWords {
    */
   public record Own(String name, Marks marks) {}
 
-  /** Such as "Three values: dark 21 %, middle 33 %, light 46 %." */
+  /** Where one looks, and such as "Three values: dark 21 %, middle 33 %, light 46 %." */
   static List<String> of(Values values) {
     List<String> lines = new ArrayList<>();
     List<ValueCuts.Level> levels = values.cuts().levels();
@@ -44,11 +44,6 @@ public final class CardWords {
               name(i, levels.size()),
               Wording.number(100 * levels.get(i).share(), 0)));
     }
-    lines.add(
-        Wording.text(
-            "card.values",
-            Spoken.sentence(Wording.text("card.values." + levels.size())),
-            String.join(", ", parts)));
     values
         .parts()
         .map(of -> faceOverRest(values.cuts(), of))
@@ -61,6 +56,11 @@ public final class CardWords {
                             : step < -SEEN_STEP
                                 ? "card.values.face.dark"
                                 : "card.values.face.same")));
+    lines.add(
+        Wording.text(
+            "card.values",
+            Spoken.sentence(Wording.text("card.values." + levels.size())),
+            String.join(", ", parts)));
     return lines;
   }
 

@@ -124,8 +124,8 @@ class CardTest {
                 RealAndDrawnTest.sheet(RULES),
                 new Card.Beside(Optional.of(values), Optional.empty(), Optional.empty()))
             .orElseThrow();
-    assertThat(card.told().get(0).sentence()).startsWith("Two values: dark ");
-    assertThat(card.told().get(1).sentence()).startsWith("The face is lighter");
+    assertThat(card.told().get(1).sentence()).startsWith("Two values: dark ");
+    assertThat(card.told().get(0).sentence()).startsWith("The face is lighter");
     assertThat(card.drawing()).isPresent();
   }
 }
