@@ -242,6 +242,26 @@ export const layers = {
     p.paint('part', (v) => v ? rgba(PARTS[v], 190) : null);
     if (legend) legend.keys(['face', 'feature', 'hair', 'cloth', 'skin'].map((name, i) => [PARTS[i + 1], legend.word(name)]));
   },
+  limbs(p, first, legend) {
+    layers.figure(p);
+    const unit = Math.max(p.width, p.height) / 300;
+    const ends = p.origin.limbs;
+    for (let i = 0; i < ends.length; i += 4) {
+      make('path', { d: `M${ends[i]} ${ends[i + 1]}L${ends[i + 2]} ${ends[i + 3]}`, stroke: OUTLINE, 'stroke-width': 1.6 * unit, fill: 'none' }, p.over);
+      for (const at of [i, i + 2]) make('circle', { cx: ends[at], cy: ends[at + 1], r: 1.6 * unit, fill: '#fff', stroke: OUTLINE, 'stroke-width': 0.6 * unit }, p.over);
+    }
+    if (legend) legend.clear();
+  },
+  irises(p, first, legend) {
+    p.clear(0);
+    const unit = Math.max(p.width, p.height) / 600;
+    const ring = ([x, y, r], colour) => make('circle', { cx: x, cy: y, r, fill: 'none', stroke: colour, 'stroke-width': unit }, p.over);
+    for (const { iris, lights } of p.origin.irises) {
+      ring(iris, INNER);
+      for (const light of lights) ring(light, OUTLINE);
+    }
+    if (legend) legend.clear();
+  },
   places(p) {
     layers.figure(p);
     const { grid } = p.origin;

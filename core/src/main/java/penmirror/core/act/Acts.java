@@ -9,10 +9,12 @@ import penmirror.core.figure.Feature;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.face.IrisMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.EdgeMeasures;
+import penmirror.core.measure.region.LimbMeasures;
 import penmirror.core.measure.region.PartMeasures;
 import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.region.ShapeMeasures;
@@ -67,6 +69,7 @@ public final class Acts {
               Feature.ARMS,
               ProportionMeasures.ARMS,
               ProportionMeasures.ARM_HALVES),
+          of("limbs", ActGroup.PROPORTION, Feature.ARMS, LimbMeasures.FOREARM, LimbMeasures.CALF),
           of("hands", ActGroup.PROPORTION, Feature.HANDS, ProportionMeasures.HAND),
           of(
               "neck",
@@ -117,6 +120,14 @@ public final class Acts {
               FaceMeasures.IRIS_SIZE,
               FaceMeasures.IRIS_ASPECT,
               FaceMeasures.PUPIL),
+          of(
+              "eye-lights",
+              ActGroup.FACE,
+              Feature.EYES,
+              IrisMeasures.LIGHTS,
+              IrisMeasures.LIGHT_SIZE,
+              IrisMeasures.LIGHT_PLACE),
+          of("iris-tones", ActGroup.FACE, Feature.EYES, IrisMeasures.GLOW, IrisMeasures.RING),
           of(
               "brows",
               ActGroup.FACE,

@@ -74,7 +74,7 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
     int works = worksOf(sheet, acts);
     GuidePlan plan = GuidePlan.of(sheet, CANVAS);
     switch (question) {
-      case EYE -> drawing = EyeCard.of(plan).map(eye -> eye.drawn(eye.steps().size()));
+      case EYE -> drawing = EyeCard.of(plan, sheet).map(eye -> eye.drawn(eye.steps().size()));
       case LINE -> {
         if (beside.lines().isPresent()) {
           told.addAll(told(CardWords.of(beside.lines().get())));

@@ -21,6 +21,7 @@ import penmirror.core.measure.line.Station;
 import penmirror.core.planning.FigureOutline;
 import penmirror.core.planning.GuideFigure;
 import penmirror.core.planning.GuidePlan;
+import penmirror.core.planning.Limbs;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
@@ -72,7 +73,7 @@ final class CardDrawing {
     Marks marks =
         standing(GuideFigure.standing(sheet, plan, Optional.empty()).marks(), WIDTH / 2.0);
     HeadFrame head = marks.headFrame().orElseThrow();
-    List<Item> items = new ArrayList<>(figure(marks));
+    List<Item> items = new ArrayList<>(figure(marks, Limbs.of(sheet)));
     double heads = plan.heads().get();
     for (int i = 0; i <= Math.floor(heads); i++) {
       double y = head.crown().y() + i * head.headPixels();
@@ -248,8 +249,8 @@ final class CardDrawing {
     if (beside.hasBody()) {
       life = standing(beside.real(), 82);
       style = standing(beside.drawn(), 232);
-      items.addAll(coloured(figure(life), GRAPHITE));
-      items.addAll(figure(style));
+      items.addAll(coloured(figure(life, Limbs.UNKNOWN), GRAPHITE));
+      items.addAll(figure(style, beside.limbs()));
     } else {
       Box left = new Box(AIR, 60, 138, 180);
       life = fitted(headOf(beside.real()), beside.real().headFrame().orElseThrow(), left);
@@ -280,8 +281,8 @@ final class CardDrawing {
     return new Item.Stroke(Outline.line(x1, y1, x2, y2), DOTTED, 0.8, List.of(2.0, 4.0));
   }
 
-  private static List<Item> figure(Marks marks) {
-    List<Item> items = new ArrayList<>(FigureOutline.body(marks, HAIR));
+  private static List<Item> figure(Marks marks, Limbs limbs) {
+    List<Item> items = new ArrayList<>(FigureOutline.body(marks, HAIR, limbs));
     items.addAll(FigureOutline.head(marks, HAIR));
     return items;
   }

@@ -14,6 +14,7 @@ import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.proportion.StatureConvention;
 import penmirror.core.planning.CarriedFigure;
+import penmirror.core.planning.Limbs;
 import penmirror.core.style.StyleSheet;
 
 /**
@@ -23,8 +24,9 @@ import penmirror.core.style.StyleSheet;
  * @param real landmarks of the adult
  * @param drawn the same where the rules put them
  * @param pieces what is ruled, the farthest from life first
+ * @param limbs how thick the works draw them
  */
-public record RealAndDrawn(Marks real, Marks drawn, List<Piece> pieces) {
+public record RealAndDrawn(Marks real, Marks drawn, List<Piece> pieces, Limbs limbs) {
   /** Nearer to life than this nobody sees a difference. */
   private static final double LIKE_LIFE = 1.06;
 
@@ -103,7 +105,9 @@ public record RealAndDrawn(Marks real, Marks drawn, List<Piece> pieces) {
     pieces.sort(
         (one, other) ->
             Double.compare(Math.abs(Math.log(other.factor())), Math.abs(Math.log(one.factor()))));
-    return pieces.isEmpty() ? Optional.empty() : Optional.of(new RealAndDrawn(real, drawn, pieces));
+    return pieces.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new RealAndDrawn(real, drawn, pieces, Limbs.of(sheet)));
   }
 
   /** Whether the height of the figure is ruled; else only its head says something. */

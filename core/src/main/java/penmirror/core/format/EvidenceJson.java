@@ -1,17 +1,21 @@
 package penmirror.core.format;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import penmirror.core.colour.Swatch;
+import penmirror.core.geometry.Point;
 import penmirror.core.measure.colour.ColourFacts;
 import penmirror.core.measure.colour.HueTemplate;
 import penmirror.core.measure.colour.Palette;
+import penmirror.core.measure.face.IrisReader;
 import penmirror.core.measure.line.DrawnLines;
 import penmirror.core.measure.line.Hatching;
 import penmirror.core.measure.line.LineFacts;
 import penmirror.core.measure.line.SpotBlacks;
 import penmirror.core.measure.line.Stroke;
 import penmirror.core.measure.region.FigureParts;
+import penmirror.core.measure.region.LimbReader;
 import penmirror.core.measure.shade.ShadeFacts;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.raster.Mask;
@@ -59,6 +63,8 @@ public final class EvidenceJson {
     borders(node.putArray("borders"));
     swatches(node);
     light(node);
+    limbs(node.putArray("limbs"));
+    irises(node.putArray("irises"));
     ObjectNode grid = node.putObject("grid");
     grid.put("width", width);
     grid.put("height", height);
@@ -93,6 +99,33 @@ public final class EvidenceJson {
                       .map(s -> s.value())
                       .orElse(0.0));
             });
+  }
+
+  /** Each limb from border to border: x, y, x, y. */
+  private void limbs(ArrayNode array) {
+    for (LimbReader.Across limb : evidence.limbs()) {
+      for (Point end : List.of(limb.from(), limb.to())) {
+        array.add(Math.round(end.x() * 10) / 10.0).add(Math.round(end.y() * 10) / 10.0);
+      }
+    }
+  }
+
+  /** Each iris with its lights: x, y, radius. */
+  private void irises(ArrayNode array) {
+    for (IrisReader.Iris iris : evidence.irises()) {
+      ObjectNode node = array.addObject();
+      circle(node.putArray("iris"), iris.centre(), iris.radiusPixels());
+      ArrayNode lights = node.putArray("lights");
+      for (IrisReader.Light light : iris.lights()) {
+        circle(lights.addArray(), light.at(), light.radii() * iris.radiusPixels());
+      }
+    }
+  }
+
+  private static void circle(ArrayNode array, Point middle, double radius) {
+    for (double value : new double[] {middle.x(), middle.y(), radius}) {
+      array.add(Math.round(value * 10) / 10.0);
+    }
   }
 
   /** Pixel of the copy that colours were read on, under a cell of the grid. */

@@ -26,6 +26,7 @@ public enum Unit {
   EQUAL_COLOURS("equal colours", 1),
   PLACES("places", 0),
   LEVELS("values", 1),
+  LIGHTS("lights", 1),
   COLOURS("colours", 0);
 
   private final String word;
@@ -49,7 +50,7 @@ public enum Unit {
   /** The least a value of this unit can be; minus infinity where there is none. */
   public double least() {
     return switch (this) {
-      case SHARE, CHROMA, COLOURS, PLACES, COLOUR_STEP -> 0;
+      case SHARE, CHROMA, COLOURS, LIGHTS, PLACES, COLOUR_STEP -> 0;
       default -> Double.NEGATIVE_INFINITY;
     };
   }

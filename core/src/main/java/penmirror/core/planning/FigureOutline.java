@@ -27,6 +27,11 @@ public final class FigureOutline {
   /** How far an ear stands out, of its height. */
   private static final double EAR = 0.32;
 
+  /** Round a bone: along it, and to the side in halves of the limb's thickness. */
+  private static final double[][] LIMB = {
+    {-0.06, 0}, {0, 0.85}, {0.5, 1}, {1, 0.85}, {1.06, 0}, {1, -0.85}, {0.5, -1}, {0, -0.85}
+  };
+
   /** Radius of a joint, of a head. */
   private static final double JOINT = 0.035;
 
@@ -71,13 +76,19 @@ public final class FigureOutline {
     return of.items;
   }
 
-  /** What is under the head. */
-  public static List<Item> body(Marks marks, double hair) {
+  /**
+   * What is under the head.
+   *
+   * @param limbs as thick as they are ruled; bones alone where they are not
+   */
+  public static List<Item> body(Marks marks, double hair, Limbs limbs) {
     FigureOutline of = new FigureOutline(marks, marks.headFrame().orElseThrow(), hair);
     of.trunk();
     for (Side side : Side.values()) {
       of.limb(side, SHOULDER_L, ELBOW_L, WRIST_L);
       of.limb(side, HIP_L, KNEE_L, ANKLE_L);
+      limbs.forearmHeads().ifPresent(heads -> of.across(side, ELBOW_L, WRIST_L, heads));
+      limbs.calfHeads().ifPresent(heads -> of.across(side, KNEE_L, ANKLE_L, heads));
       of.hand(side);
       of.foot(side);
     }
@@ -340,6 +351,23 @@ public final class FigureOutline {
     }
     double joints = JOINT * frame.headPixels();
     bones.forEach(at -> items.add(fine(Outline.oval(at, joints, joints))));
+  }
+
+  /** The lower half of a limb, as thick as it is ruled across its middle. */
+  private void across(Side side, Landmark from, Landmark to, double heads) {
+    Optional<Point> start = marks.point(side.of(from));
+    Optional<Point> end = marks.point(side.of(to));
+    if (start.isEmpty() || end.isEmpty() || start.get().distanceTo(end.get()) < hair) {
+      return;
+    }
+    Point along = end.get().minus(start.get());
+    Point out =
+        new Point(-along.y(), along.x()).times(heads * frame.headPixels() / 2 / along.length());
+    List<Point> round = new ArrayList<>();
+    for (double[] at : LIMB) {
+      round.add(start.get().plus(along.times(at[0])).plus(out.times(at[1])));
+    }
+    items.add(fine(Outline.round(round)));
   }
 
   private void hand(Side side) {

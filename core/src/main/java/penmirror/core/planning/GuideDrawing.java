@@ -90,7 +90,7 @@ public final class GuideDrawing {
     List<Layer> layers = new ArrayList<>();
     int height = plan.canvas().heightPixels();
     if (figure.filter(f -> f.stance() == Stance.POSED).isPresent()) {
-      pose(layers, figure.get().marks());
+      pose(layers, figure.get().marks(), figure.get().limbs());
     } else {
       layers.add(new Layer("bands", bands()));
       layers.add(new Layer("zones", zones()));
@@ -123,12 +123,14 @@ public final class GuideDrawing {
     layers.add(new Layer("face", face()));
     layers.add(new Layer("features", FeatureDrawing.of(plan, fine())));
     if (figure.isPresent() && plan.heads().isPresent()) {
-      layers.add(new Layer("body", FigureOutline.body(figure.get().marks(), fine())));
+      layers.add(
+          new Layer(
+              "body", FigureOutline.body(figure.get().marks(), fine(), figure.get().limbs())));
     }
   }
 
   /** Heads are counted from its crown; of the lines only the ground is level in any pose. */
-  private void pose(List<Layer> layers, Marks marks) {
+  private void pose(List<Layer> layers, Marks marks, Limbs limbs) {
     HeadFrame head = marks.headFrame().orElseThrow();
     layers.add(new Layer("head-grid", grid(head.crown().y(), head.headPixels())));
     layers.add(
@@ -139,7 +141,7 @@ public final class GuideDrawing {
     Point down = head.at(0, 1.1);
     layers.add(new Layer("axis", List.of(line(up.x(), up.y(), down.x(), down.y(), BLUE, fine()))));
     layers.add(new Layer("head", FigureOutline.head(marks, fine())));
-    layers.add(new Layer("body", FigureOutline.body(marks, fine())));
+    layers.add(new Layer("body", FigureOutline.body(marks, fine(), limbs)));
   }
 
   /** Where the works have each landmark of the head: the smaller, the surer. */

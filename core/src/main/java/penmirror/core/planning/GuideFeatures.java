@@ -18,6 +18,7 @@ import penmirror.core.style.StyleSheet;
  * @param noseLengthPixels from the nose's base up to its top
  * @param hairWidthPixels where the hair is widest
  * @param waistPixels from side to side, as are the hips
+ * @param forearmPixels across its middle, as is the calf
  */
 public record GuideFeatures(
     Optional<Double> lashPixels,
@@ -28,7 +29,9 @@ public record GuideFeatures(
     Optional<Double> hairWidthPixels,
     Optional<Neck> neck,
     Optional<Double> waistPixels,
-    Optional<Double> hipsPixels) {
+    Optional<Double> hipsPixels,
+    Optional<Double> forearmPixels,
+    Optional<Double> calfPixels) {
 
   /** Shares of the way from the shoulders down to the crotch, of a realistic adult. */
   static final double WAIST_DOWN = down(Landmark.WAIST_L, Landmark.SHOULDER_L, Landmark.CROTCH);
@@ -93,7 +96,9 @@ public record GuideFeatures(
                     centre(sheet, ProportionMeasures.NECK_LENGTH),
                     (w, length) -> new Neck(w * wide, length * head))),
         waist,
-        both(waist, centre(sheet, ProportionMeasures.HIPS_TO_WAIST), (wide, r) -> wide * r));
+        both(waist, centre(sheet, ProportionMeasures.HIPS_TO_WAIST), (wide, r) -> wide * r),
+        Limbs.of(sheet).forearmHeads().map(heads -> heads * head),
+        Limbs.of(sheet).calfHeads().map(heads -> heads * head));
   }
 
   private static Optional<Iris> iris(StyleSheet sheet, double opening) {

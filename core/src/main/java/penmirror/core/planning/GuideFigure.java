@@ -18,9 +18,10 @@ import penmirror.core.style.StyleSheet;
  * A figure set out on a guide's canvas, by a sheet's rules.
  *
  * @param marks in pixels of the canvas
+ * @param limbs how thick the works draw them
  * @param zones where the works have the landmarks of such a head; none for a pose
  */
-public record GuideFigure(Stance stance, Marks marks, List<Zone> zones) {
+public record GuideFigure(Stance stance, Marks marks, List<Zone> zones, Limbs limbs) {
 
   /** What of it the guide draws. */
   public enum Stance {
@@ -51,7 +52,8 @@ public record GuideFigure(Stance stance, Marks marks, List<Zone> zones) {
     return new GuideFigure(
         Stance.STANDING,
         placed(carried, plan, plan.headPixels()),
-        heads.map(seen -> zones(seen, seen.on(upright(plan)), plan)).orElse(List.of()));
+        heads.map(seen -> zones(seen, seen.on(upright(plan)), plan)).orElse(List.of()),
+        Limbs.of(sheet));
   }
 
   /**
@@ -61,7 +63,8 @@ public record GuideFigure(Stance stance, Marks marks, List<Zone> zones) {
   public static GuideFigure turned(StyleSheet sheet, GuidePlan plan, SeenHead heads, Turn facing) {
     Marks carried =
         levelled(placed(carried(sheet, heads.on(upright(plan))), plan, plan.headPixels()));
-    GuideFigure right = new GuideFigure(Stance.TURNED, carried, zones(heads, carried, plan));
+    GuideFigure right =
+        new GuideFigure(Stance.TURNED, carried, zones(heads, carried, plan), Limbs.of(sheet));
     return facing == Turn.LEFT ? right.mirrored(plan.canvas().widthPixels() / 2.0) : right;
   }
 
@@ -96,7 +99,7 @@ public record GuideFigure(Stance stance, Marks marks, List<Zone> zones) {
         carried.moved(
             carried.landmarks().keySet(),
             p -> new Point(axis + scale * (p.x() - middle), ground + scale * (p.y() - base)));
-    return Optional.of(new GuideFigure(Stance.POSED, on, List.of()));
+    return Optional.of(new GuideFigure(Stance.POSED, on, List.of(), Limbs.of(sheet)));
   }
 
   /** Of the canvas's width, height over the ground, and height. */
@@ -173,7 +176,8 @@ public record GuideFigure(Stance stance, Marks marks, List<Zone> zones) {
                         new Point(2 * aboutX - zone.middle().x(), zone.middle().y()),
                         zone.rightPixels(),
                         zone.downPixels()))
-            .toList());
+            .toList(),
+        limbs);
   }
 
   /** From which side it is seen. */

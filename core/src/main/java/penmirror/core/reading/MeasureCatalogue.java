@@ -13,9 +13,11 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.face.IrisMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.measure.region.LimbMeasures;
 import penmirror.core.measure.region.RegionFacts;
 import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
@@ -27,7 +29,9 @@ public final class MeasureCatalogue {
   static {
     List<Measure> all = new ArrayList<>();
     all.addAll(ProportionMeasures.ALL);
+    all.addAll(LimbMeasures.ALL);
     all.addAll(FaceMeasures.ALL);
+    all.addAll(IrisMeasures.ALL);
     all.addAll(LineMeasures.ALL);
     all.addAll(ShadeMeasures.ALL);
     all.addAll(RoleMeasures.ALL);

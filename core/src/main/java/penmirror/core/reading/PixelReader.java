@@ -20,6 +20,7 @@ import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.colour.ColourFacts;
 import penmirror.core.measure.colour.Palette;
 import penmirror.core.measure.colour.PaletteReader;
+import penmirror.core.measure.face.IrisReader;
 import penmirror.core.measure.line.DrawnLines;
 import penmirror.core.measure.line.Hatching;
 import penmirror.core.measure.line.InkPainter;
@@ -30,6 +31,7 @@ import penmirror.core.measure.line.LineReader;
 import penmirror.core.measure.line.SpotBlacks;
 import penmirror.core.measure.region.FigureParts;
 import penmirror.core.measure.region.FlatPicture;
+import penmirror.core.measure.region.LimbReader;
 import penmirror.core.measure.region.RegionFacts;
 import penmirror.core.measure.region.RoleFacts;
 import penmirror.core.measure.shade.ShadeFacts;
@@ -42,7 +44,7 @@ import penmirror.core.statistics.Ratio;
 public final class PixelReader {
 
   /** Raised whenever a reading of the same picture may change. Stored with every reading. */
-  public static final int ALGORITHM_VERSION = 6;
+  public static final int ALGORITHM_VERSION = 7;
 
   /** The figure and its colours are read on a copy of at most four times this many pixels. */
   private static final int COARSE_PIXELS = 1_000_000;
@@ -62,7 +64,7 @@ public final class PixelReader {
     void begins(Step step);
   }
 
-  /** The landmarks by which pixels are read: the head's frame, and the openings of the eyes. */
+  /** The landmarks by which pixels are read: the head's frame, the eyes, the bones. */
   static final Set<Landmark> HEEDED =
       Set.of(
           Landmark.CROWN,
@@ -74,7 +76,21 @@ public final class PixelReader {
           Landmark.EYE_R_OUTER,
           Landmark.EYE_R_INNER,
           Landmark.EYE_R_TOP,
-          Landmark.EYE_R_BOTTOM);
+          Landmark.EYE_R_BOTTOM,
+          Landmark.IRIS_L_CENTRE,
+          Landmark.IRIS_L_EDGE,
+          Landmark.IRIS_L_TOP,
+          Landmark.IRIS_R_CENTRE,
+          Landmark.IRIS_R_EDGE,
+          Landmark.IRIS_R_TOP,
+          Landmark.ELBOW_L,
+          Landmark.ELBOW_R,
+          Landmark.WRIST_L,
+          Landmark.WRIST_R,
+          Landmark.KNEE_L,
+          Landmark.KNEE_R,
+          Landmark.ANKLE_L,
+          Landmark.ANKLE_R);
 
   /** Whether two markings of a picture can lead to different readings. */
   public static boolean heedsOtherwise(Marks one, Marks other) {
@@ -133,6 +149,9 @@ public final class PixelReader {
     FlatPicture flats = FlatPicture.of(figure, lines);
     Optional<FigureParts> parts =
         RegionFacts.find(flats, lines, marks.headFrame(), meant, findings);
+    List<LimbReader.Across> limbs =
+        LimbReader.find(figure, ink, shade.materials(), marks, findings);
+    List<IrisReader.Iris> irises = IrisReader.find(picture, marks, findings);
     List<RoleTones> roles = RoleFacts.find(parts, flats, shade, figure, findings);
     PixelReadings readings =
         new PixelReadings(
@@ -145,7 +164,7 @@ public final class PixelReader {
             swatches,
             flats.palette().swatches(),
             roles);
-    return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts);
+    return new PixelEvidence(readings, figure, lines, palette, shade, flats, parts, limbs, irises);
   }
 
   private static List<FigureEdit> on(Picture picture, List<FigureEdit> edits) {

@@ -4,6 +4,7 @@ import java.util.List;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.PickerColour;
 import penmirror.core.colour.Role;
+import penmirror.core.scoring.BaseScore;
 import penmirror.core.scoring.RoleScore;
 import penmirror.core.style.ShadeLaw;
 import penmirror.core.words.Spoken;
@@ -32,6 +33,22 @@ public final class RoleWords {
   private static String miss(RoleScore.Miss miss) {
     String key = "role.step." + miss.step().word() + (miss.z() > 0 ? ".high" : ".low");
     return Wording.text(key, Wording.howMuch(miss.z()));
+  }
+
+  /** How its colour in the light lies beside theirs, such as "Colour too grey, a little warm". */
+  public static String base(BaseScore base) {
+    if (base.misses().isEmpty()) {
+      return Wording.text("role.base.right", base.works());
+    }
+    List<String> misses =
+        base.misses().stream()
+            .map(
+                miss ->
+                    Wording.text(
+                        "role.base." + miss.step().word() + (miss.z() > 0 ? ".high" : ".low"),
+                        Wording.howMuch(miss.z())))
+            .toList();
+    return Wording.text("role.base", String.join(", ", misses));
   }
 
   /** How the works go from its light to its shadow, such as "15 darker, a little cooler". */

@@ -79,7 +79,7 @@ public final class Spoken {
       case HEAD_THOUSANDTHS, FIGURE_THOUSANDTHS -> thin(value);
       case LIGHTNESS -> Wording.number(measure.isStep() ? pickerStep(value) : brightness(value), 0);
       case CHROMA -> strength(value);
-      case LEVELS, COLOURS, PLACES, EQUAL_COLOURS -> count(value);
+      case LEVELS, LIGHTS, COLOURS, PLACES, EQUAL_COLOURS -> count(value);
       case DEGREES -> Wording.number(value, 0) + "°";
       default -> Wording.number(unit, value);
     };

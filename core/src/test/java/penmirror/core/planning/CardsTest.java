@@ -2,6 +2,7 @@ package penmirror.core.planning;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
+import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.awt.image.BufferedImage;
 import java.util.LinkedHashMap;
@@ -23,6 +24,7 @@ import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.face.IrisMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.planning.EyeCard.Part;
 import penmirror.core.planning.GuidePlan.Canvas;
@@ -133,7 +135,7 @@ class CardsTest {
         MeasuredWork.of("1", "", "", new Evidence(Canon.realistic(), Optional.empty()));
     StyleSheet sheet = StyleSheet.of("A hand", View.FRONT, List.of(adult, adult, adult));
     GuidePlan plan = GuidePlan.of(sheet, new Canvas(2400, 3200));
-    EyeCard card = EyeCard.of(plan).orElseThrow();
+    EyeCard card = EyeCard.of(plan, sheet).orElseThrow();
     assertThat(card.steps())
         .extracting(EyeCard.Step::part)
         .containsExactly(Part.OPENING, Part.IRIS, Part.PUPIL, Part.LASH);
@@ -145,7 +147,49 @@ class CardsTest {
     assertThat(iris).isGreaterThan(before);
     assertThat(inked(card, 4)).isGreaterThan(iris);
     StyleSheet bare = StyleSheet.of("Bare", View.FRONT, List.of());
-    assertThat(EyeCard.of(GuidePlan.of(bare, new Canvas(800, 800)))).isEmpty();
+    assertThat(EyeCard.of(GuidePlan.of(bare, new Canvas(800, 800)), bare)).isEmpty();
+  }
+
+  /** Ring, glow and lights come after the iris they lie in, and only where they are ruled. */
+  @Test
+  void anIrisIsBuiltAsItIsRuled() {
+    Map<Measure, Double> inside = new LinkedHashMap<>();
+    inside.put(IrisMeasures.LIGHTS, 2.0);
+    inside.put(IrisMeasures.LIGHT_SIZE, 0.3);
+    inside.put(IrisMeasures.LIGHT_PLACE, 45.0);
+    inside.put(IrisMeasures.RING, 0.2);
+    inside.put(IrisMeasures.GLOW, 0.1);
+    MeasuredWork adult =
+        MeasuredWork.of("1", "", "", new Evidence(Canon.realistic(), Optional.empty()));
+    MeasuredWork eyes = with(adult, inside);
+    StyleSheet sheet = StyleSheet.of("A hand", View.FRONT, List.of(eyes, eyes, eyes));
+    EyeCard card = EyeCard.of(GuidePlan.of(sheet, new Canvas(2400, 3200)), sheet).orElseThrow();
+    assertThat(card.steps())
+        .extracting(EyeCard.Step::part)
+        .containsExactly(
+            Part.OPENING, Part.IRIS, Part.RING, Part.GLOW, Part.PUPIL, Part.LIGHTS, Part.LASH);
+    // The ring darkens what is there already, but for the softness of its edge.
+    assertThat((double) inked(card, 3)).isCloseTo(inked(card, 2), withPercentage(2));
+    assertThat(inked(card, 6)).isLessThan(inked(card, 5)); // Lights are white.
+    assertThat(ActWords.sentences(sheet, "eye-lights", "iris-tones"))
+        .containsExactly(
+            "Two lights in each eye, at the upper right.",
+            "Irises lit from below, ringed in dark.");
+    inside.put(IrisMeasures.LIGHTS, 0.0);
+    inside.keySet().removeAll(List.of(IrisMeasures.LIGHT_SIZE, IrisMeasures.LIGHT_PLACE));
+    inside.put(IrisMeasures.RING, 0.0);
+    inside.put(IrisMeasures.GLOW, -0.02);
+    MeasuredWork dull = with(adult, inside);
+    StyleSheet flat = StyleSheet.of("A hand", View.FRONT, List.of(dull, dull, dull));
+    assertThat(EyeCard.of(GuidePlan.of(flat, new Canvas(2400, 3200)), flat).orElseThrow().steps())
+        .extracting(EyeCard.Step::part)
+        .containsExactly(Part.OPENING, Part.IRIS, Part.PUPIL, Part.LASH);
+  }
+
+  private static MeasuredWork with(MeasuredWork work, Map<Measure, Double> more) {
+    Map<Measure, Double> values = new LinkedHashMap<>(work.values());
+    values.putAll(more);
+    return new MeasuredWork("1", "", "", View.FRONT, values, List.of());
   }
 
   /** Pixels that are neither see-through nor white. */

@@ -20,10 +20,12 @@ import penmirror.core.measure.Scale;
 import penmirror.core.measure.Unit;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.face.IrisMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.EdgeMeasures;
 import penmirror.core.measure.region.LayoutMeasures;
+import penmirror.core.measure.region.LimbMeasures;
 import penmirror.core.measure.region.PartMeasures;
 import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.measure.region.ShapeMeasures;
@@ -39,12 +41,14 @@ class MeasureCatalogueTest {
         List.of(
             ProportionMeasures.class,
             FaceMeasures.class,
+            IrisMeasures.class,
             LineMeasures.class,
             ShadeMeasures.class,
             ColourMeasures.class,
             EdgeMeasures.class,
             ShapeMeasures.class,
             PartMeasures.class,
+            LimbMeasures.class,
             LayoutMeasures.class)) {
       for (Field field : family.getFields()) {
         if (field.getType() == Measure.class) {

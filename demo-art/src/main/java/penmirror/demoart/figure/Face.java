@@ -6,12 +6,16 @@ import static penmirror.demoart.manner.Parameter.BROW_WEIGHT;
 import static penmirror.demoart.manner.Parameter.EAR_BASE;
 import static penmirror.demoart.manner.Parameter.EAR_TOP;
 import static penmirror.demoart.manner.Parameter.EYE_ASPECT;
+import static penmirror.demoart.manner.Parameter.EYE_LIGHTS;
+import static penmirror.demoart.manner.Parameter.EYE_LIGHT_SIZE;
 import static penmirror.demoart.manner.Parameter.EYE_LINE;
 import static penmirror.demoart.manner.Parameter.EYE_SPACING;
 import static penmirror.demoart.manner.Parameter.EYE_TILT;
 import static penmirror.demoart.manner.Parameter.EYE_WIDTH;
 import static penmirror.demoart.manner.Parameter.HAIRLINE;
 import static penmirror.demoart.manner.Parameter.IRIS;
+import static penmirror.demoart.manner.Parameter.IRIS_GLOW;
+import static penmirror.demoart.manner.Parameter.IRIS_RING;
 import static penmirror.demoart.manner.Parameter.LINE_WIDTH;
 import static penmirror.demoart.manner.Parameter.MOUTH_LINE;
 import static penmirror.demoart.manner.Parameter.MOUTH_WIDTH;
@@ -36,6 +40,13 @@ final class Face {
   private static final Swell BOTH_ENDS = new Swell(0.15, 0.15, 0.5);
   private static final Swell OUT = new Swell(0.7, 0.08, 0.25);
   private static final Swell IN = new Swell(0.1, 0.6, 0.8);
+
+  /** Where lights lie in an iris, in its radii, and how large each is over the first. */
+  private static final Point[] LIGHTS = {
+    new Point(0.34, -0.36), new Point(-0.38, 0.34), new Point(0.46, 0.3)
+  };
+
+  private static final double[] LIGHT_SIZES = {1, 0.55, 0.4};
 
   /** Opened wider, the teeth are told apart. */
   private static final double TEETH_SHOW = 0.55;
@@ -239,29 +250,38 @@ final class Face {
       eye.spot(Role.INK, draft.on(Curve.oval(irisX, irisY, seen, irisHalf)), 1);
       eye.spot(
           Role.IRIS,
-          draft.on(Curve.oval(irisX, irisY + irisHalf * 0.06, seen * 0.88, irisHalf * 0.9)),
+          draft.on(
+              Curve.oval(
+                  irisX,
+                  irisY + irisHalf * p.get(IRIS_RING) / 2,
+                  seen * (1 - p.get(IRIS_RING)),
+                  irisHalf * (1.02 - p.get(IRIS_RING)))),
           1);
       double pupil = p.get(PUPIL);
       eye.spot(Role.INK, draft.on(Curve.oval(irisX, irisY, seen * pupil, irisHalf * pupil)), 1);
-      eye.spot(
-          Role.GLOW,
-          draft.on(Curve.oval(irisX, irisY + irisHalf * 0.62, seen * 0.5, irisHalf * 0.2)),
-          0.55);
+      if (p.get(IRIS_GLOW) > 0) {
+        eye.spot(
+            Role.GLOW,
+            draft.on(Curve.oval(irisX, irisY + irisHalf * 0.62, seen * 0.5, irisHalf * 0.2)),
+            p.get(IRIS_GLOW));
+      }
     } else {
       eye.spot(Role.INK, draft.on(Curve.oval(irisX, irisY, seen, irisHalf)), 1);
     }
     eye.shadedSpot(
         Role.EYE, draft.on(opening.mapped(q -> new Point(q.x(), q.y() - open * 0.78))), 0.6);
-    Point light = new Point(0.34, -0.36);
-    eye.spot(
-        Role.EYE,
-        draft.on(
-            Curve.oval(
-                irisX + seen * light.x(),
-                irisY + irisHalf * light.y(),
-                seen * 0.26,
-                irisHalf * 0.26)),
-        0.999);
+    for (int i = 0; i < Math.round(p.get(EYE_LIGHTS)); i++) {
+      double size = p.get(EYE_LIGHT_SIZE) * LIGHT_SIZES[i];
+      eye.spot(
+          Role.EYE,
+          draft.on(
+              Curve.oval(
+                  irisX + seen * LIGHTS[i].x(),
+                  irisY + irisHalf * LIGHTS[i].y(),
+                  seen * size,
+                  irisHalf * size)),
+          0.999);
+    }
 
     // The upper lid reaches a little beyond the corners.
     draft.line(

@@ -103,7 +103,15 @@ public enum Parameter {
   /** Share of a form taken by its highlight; 0 for none. */
   LIGHT_REACH(0, 0.5),
   /** Where the light comes from, degrees clockwise from straight above. */
-  LIGHT_ANGLE(-180, 180);
+  LIGHT_ANGLE(-180, 180),
+  /** How many lights lie in an iris; whole numbers. */
+  EYE_LIGHTS(0, 3),
+  /** Radius of the largest of them over that of the iris. */
+  EYE_LIGHT_SIZE(0.05, 0.5),
+  /** How strongly a ringed iris glows below, 0 for not at all. */
+  IRIS_GLOW(0, 1),
+  /** Width of the dark ring of a ringed iris over its radius. */
+  IRIS_RING(0, 0.4);
 
   private final double least;
   private final double most;

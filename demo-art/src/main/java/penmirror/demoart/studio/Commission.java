@@ -71,7 +71,8 @@ public record Commission(
         slips);
   }
 
-  Commission inManner(Manner other) {
+  /** In another manner, or one that differs in a little. */
+  public Commission drawnBy(Manner other) {
     return new Commission(
         fileName, title, other, subject, palette, pose, view, cut, mood, mirrored, seed, slips);
   }

@@ -161,7 +161,7 @@ public final class DemoStudio {
         List.copyOf(desk.commissions),
         attempts(desk, model),
         toTrace
-            .inManner(tracingLine(toTrace.manner()))
+            .drawnBy(tracingLine(toTrace.manner()))
             .slipping(desk.prefix + "-traced.png", toTrace.title() + ", traced", List.of()),
         toCopy.slipping(
             desk.prefix + "-copied.png",

@@ -145,7 +145,7 @@ class DemoStudioTest {
             Hands.OWN.shading(),
             Hands.OWN.hatching(),
             Hands.OWN.habits());
-    Commission standing = FOLDERS.get(2).sources().get(1).inManner(manner);
+    Commission standing = FOLDERS.get(2).sources().get(1).drawnBy(manner);
     Illustration drawn = Illustration.of(standing, 0.5);
     Marks marks = drawn.marks();
     assertThat(value(ProportionMeasures.STATURE, marks)).isCloseTo(7.5, offset(0.03));

@@ -17,6 +17,8 @@ public enum Layer {
   ACCENTS,
   STEPS,
   PARTS,
+  LIMBS,
+  IRISES,
   PLACES;
 
   /** The word used in the page and its script. */
@@ -33,7 +35,7 @@ public enum Layer {
       case COLOUR -> colour(key);
       case EDGE -> STEPS;
       case SHAPE -> key.startsWith("shape.") ? FIGURE : STEPS;
-      case PART -> PARTS;
+      case PART -> key.startsWith("limb.") ? LIMBS : key.startsWith("iris.") ? IRISES : PARTS;
       case LAYOUT -> PLACES;
       case ROLE -> VALUES;
       case PROPORTION, FACE, TICKS ->

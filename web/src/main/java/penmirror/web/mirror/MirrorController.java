@@ -73,7 +73,6 @@ class MirrorController {
 
   @GetMapping("/studies/{studyId}/mirror/{workId}")
   String page(Study study, Work redraw, @RequestParam Optional<Long> source, Model model) {
-
     Loaded loaded = sheets.load(study);
     StyleSheet sheet = loaded.sheetAsked(redraw);
     Score score = fixing.score(study, loaded, redraw);
@@ -93,6 +92,7 @@ class MirrorController {
             traced,
             comparing.beside(study, sheet),
             messages));
+    model.addAttribute("bases", redraws.bases(study, sheet, loaded.evidence(redraw)));
     model.addAttribute("done", fixing.done(redraw));
     model.addAttribute("meant", fixing.meant(study));
     model.addAttribute("notAimedAt", fixing.notAimedAt(study));

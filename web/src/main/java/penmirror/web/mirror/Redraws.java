@@ -7,10 +7,15 @@ import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import penmirror.core.figure.Mood;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureGroup;
+import penmirror.core.measure.PixelReadings;
 import penmirror.core.scoring.AttemptStage;
+import penmirror.core.scoring.BaseScore;
+import penmirror.core.style.StyleSheet;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
+import penmirror.web.plan.PaletteTaken;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.sight.FirstLooking;
 import penmirror.web.studies.ScopeStore;
@@ -27,6 +32,7 @@ public class Redraws {
   private final SheetMaker sheets;
   private final ScopeStore scopes;
   private final FirstLooking firstLooking;
+  private final PaletteTaken palette;
   private final MessageSource messages;
 
   Redraws(
@@ -36,7 +42,9 @@ public class Redraws {
       SheetMaker sheets,
       ScopeStore scopes,
       FirstLooking firstLooking,
+      PaletteTaken palette,
       MessageSource messages) {
+    this.palette = palette;
     this.firstLooking = firstLooking;
     this.works = works;
     this.intake = intake;
@@ -58,6 +66,15 @@ public class Redraws {
   /** What is traced, and says nothing of the hand. */
   List<MeasureGroup> traced(Study study) {
     return scopes.tracedGroups(study.id());
+  }
+
+  /** Its colours held against theirs; none where the palette stays the character's. */
+  List<BaseRow> bases(Study study, StyleSheet sheet, Evidence redraw) {
+    return palette.by(study)
+        ? BaseScore.of(sheet, redraw.pixels().map(PixelReadings::roles).orElse(List.of())).stream()
+            .map(BaseRow::of)
+            .toList()
+        : List.of();
   }
 
   String kind(Study study) {

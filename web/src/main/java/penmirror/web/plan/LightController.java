@@ -57,7 +57,7 @@ class LightController {
   String page(Study study, Model model) {
     StyleSheet sheet = sheets.sheetOf(study);
     List<EyeCard.Step> steps =
-        EyeCard.of(planning.plan(study)).map(EyeCard::steps).orElse(List.of());
+        EyeCard.of(planning.plan(study), sheet).map(EyeCard::steps).orElse(List.of());
     rail.addTo(model, study, Stage.PLAN);
     model.addAttribute("lit", LightCard.of(sheet).isPresent());
     model.addAttribute("works", sheet.works().size());
@@ -69,7 +69,7 @@ class LightController {
   }
 
   private static final String[] EYE_ACTS = {
-    "eye-height", "eye-size", "eye-gap", "eye-shape", "iris", "lash"
+    "eye-height", "eye-size", "eye-gap", "eye-shape", "iris", "iris-tones", "eye-lights", "lash"
   };
 
   @GetMapping("/studies/{studyId}/plan/light.svg")
@@ -83,7 +83,7 @@ class LightController {
   @GetMapping("/studies/{studyId}/plan/eye.svg")
   ResponseEntity<byte[]> eye(Study study, @RequestParam(defaultValue = "9") int steps) {
     return drawn(
-        EyeCard.of(planning.plan(study))
+        EyeCard.of(planning.plan(study), sheets.sheetOf(study))
             .map(card -> card.drawn(Math.max(1, Math.min(card.steps().size(), steps)))));
   }
 

@@ -7,7 +7,7 @@ import penmirror.core.planning.GuideFeatures;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.words.Wording;
 
-/** What is ruled as a size, from the hair down to the hips, in the order one draws it. */
+/** What is ruled as a size, from the hair down to the calves, in the order one draws it. */
 final class Sizes {
   private final List<Size> sizes = new ArrayList<>();
 
@@ -41,6 +41,8 @@ final class Sizes {
     rows.across("shoulders", plan.shoulders().map(GuidePlan.Width::pixels));
     rows.across("waist", features.waistPixels());
     rows.across("hips", features.hipsPixels());
+    rows.add("forearm", features.forearmPixels(), "");
+    rows.add("calf", features.calfPixels(), "");
     return List.copyOf(rows.sizes);
   }
 

@@ -2,13 +2,17 @@ package penmirror.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.ResourceBundle;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.region.LimbMeasures;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.GuidePlan.Canvas;
 import penmirror.core.style.MeasuredWork;
@@ -46,6 +50,23 @@ class SizesTest {
     for (Sizes.Size size : sizes) {
       assertThat(messages.containsKey("plan.size." + size.name())).as(size.name()).isTrue();
     }
+  }
+
+  /** Limbs are as thick on the canvas as they are ruled in heads. */
+  @Test
+  void limbsStandAcross() {
+    MeasuredWork adult =
+        MeasuredWork.of("1", "Work", "", new Evidence(Canon.realistic(), Optional.empty()));
+    Map<Measure, Double> values = new LinkedHashMap<>(adult.values());
+    values.put(LimbMeasures.FOREARM, 0.25);
+    values.put(LimbMeasures.CALF, 0.4);
+    MeasuredWork thick = new MeasuredWork("1", "Work", "", View.FRONT, values, List.of());
+    StyleSheet sheet = StyleSheet.of("Thick", View.FRONT, List.of(thick, thick, thick));
+    GuidePlan plan = GuidePlan.of(sheet, CANVAS);
+    assertThat(Sizes.of(plan))
+        .contains(
+            new Sizes.Size("forearm", rounded(0.25 * plan.headPixels()), ""),
+            new Sizes.Size("calf", rounded(0.4 * plan.headPixels()), ""));
   }
 
   private static String rounded(double pixels) {
