@@ -255,10 +255,10 @@ export const layers = {
   irises(p, first, legend) {
     p.clear(0);
     const unit = Math.max(p.width, p.height) / 600;
-    const ring = ([x, y, r], colour) => make('circle', { cx: x, cy: y, r, fill: 'none', stroke: colour, 'stroke-width': unit }, p.over);
-    for (const { iris, lights } of p.origin.irises) {
-      ring(iris, INNER);
-      for (const light of lights) ring(light, OUTLINE);
+    for (const circles of p.origin.irises) {
+      for (let i = 0; i < circles.length; i += 3) {
+        make('circle', { cx: circles[i], cy: circles[i + 1], r: circles[i + 2], fill: 'none', stroke: i === 0 ? INNER : OUTLINE, 'stroke-width': unit }, p.over);
+      }
     }
     if (legend) legend.clear();
   },

@@ -113,6 +113,25 @@ class MendedDatabaseTest extends DatabaseTest {
     return right.moved(Feature.EYES.landmarks(), p -> p.minus(new Point(0, share * head)));
   }
 
+  /** The character's colours are its own until their palette is taken over with the style. */
+  @Test
+  void thePaletteIsHeldAgainstTheirsOnceItIsTakenOver() throws Exception {
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
+    for (int i = 1; i <= 3; i++) {
+      hang(Work.Role.SOURCE, source(i), source(i).truth());
+    }
+    long redraw = hang(Work.Role.REDRAW, redraw(1), redraw(1).truth());
+    awaitReadings();
+    assertThat(text(address(redraw, ""))).contains("id=\"roles\"").doesNotContain("id=\"bases\"");
+    mvc.perform(post("/studies/" + study + "/plan/colours").param("keep", "0").with(csrf()))
+        .andExpect(status().isOk());
+    assertThat(text(address(redraw, "")))
+        .contains("id=\"bases\"", "data-base=\"skin\"", "A colour of theirs, in 3 works");
+    mvc.perform(post("/studies/" + study + "/plan/colours").param("keep", "5").with(csrf()))
+        .andExpect(status().isOk());
+    assertThat(text(address(redraw, ""))).doesNotContain("id=\"bases\"");
+  }
+
   /** What is off on purpose is never among the changes of any attempt, until it is asked again. */
   @Test
   void whatIsOffOnPurposeIsNotAskedForAgain() throws Exception {

@@ -1,6 +1,7 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import penmirror.web.evidence.FigureEditStore;
 import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;
 import penmirror.web.evidence.RepeatStore;
+import penmirror.web.evidence.SightStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
@@ -37,6 +39,7 @@ class SheetsDatabaseTest extends DatabaseTest {
   @Autowired RepeatStore repeats;
   @Autowired FigureEditStore strokes;
   @Autowired PixelReading pixelReading;
+  @Autowired SightStore sights;
 
   private Study study;
   private long pell;
@@ -48,6 +51,7 @@ class SheetsDatabaseTest extends DatabaseTest {
         ((Intake.Taken)
                 intake.take(study.id(), source(1).png(), Work.Role.SOURCE, "Pell", "", View.FRONT))
             .workId();
+    await().until(() -> sights.of(pell).isPresent());
     awaitReadings();
   }
 

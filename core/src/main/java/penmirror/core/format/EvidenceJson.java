@@ -110,14 +110,13 @@ public final class EvidenceJson {
     }
   }
 
-  /** Each iris with its lights: x, y, radius. */
+  /** Each iris, then its lights: x, y, radius of each. */
   private void irises(ArrayNode array) {
     for (IrisReader.Iris iris : evidence.irises()) {
-      ObjectNode node = array.addObject();
-      circle(node.putArray("iris"), iris.centre(), iris.radiusPixels());
-      ArrayNode lights = node.putArray("lights");
+      ArrayNode circles = array.addArray();
+      circle(circles, iris.centre(), iris.radiusPixels());
       for (IrisReader.Light light : iris.lights()) {
-        circle(lights.addArray(), light.at(), light.radii() * iris.radiusPixels());
+        circle(circles, light.at(), light.radii() * iris.radiusPixels());
       }
     }
   }

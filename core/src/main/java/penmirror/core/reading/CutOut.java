@@ -60,6 +60,51 @@ public record CutOut(BufferedImage image, Place place) {
                 (bottom + 1 - top) * factor)));
   }
 
+  /**
+   * A copy of the picture, of any size, without its paper: as opaque as the figure is here,
+   * smoothly between.
+   *
+   * @param drawing the copy, opaque
+   * @param pictureWidthPixels of the picture itself
+   * @return not premultiplied
+   */
+  public BufferedImage cut(BufferedImage drawing, double pictureWidthPixels) {
+    double onPicture = pictureWidthPixels / drawing.getWidth();
+    double across = place.width() / (double) image.getWidth();
+    double down = place.height() / (double) image.getHeight();
+    BufferedImage cut =
+        new BufferedImage(drawing.getWidth(), drawing.getHeight(), BufferedImage.TYPE_INT_ARGB);
+    int[] opacity =
+        image.getAlphaRaster().getPixels(0, 0, image.getWidth(), image.getHeight(), (int[]) null);
+    int[] row = new int[drawing.getWidth()];
+    for (int y = 0; y < drawing.getHeight(); y++) {
+      drawing.getRGB(0, y, row.length, 1, row, 0, row.length);
+      double v = ((y + 0.5) * onPicture - place.top()) / down - 0.5;
+      for (int x = 0; x < row.length; x++) {
+        double u = ((x + 0.5) * onPicture - place.left()) / across - 0.5;
+        row[x] = (int) Math.round(between(opacity, u, v)) << 24 | row[x] & 0xFFFFFF;
+      }
+      cut.setRGB(0, y, row.length, 1, row, 0, row.length);
+    }
+    return cut;
+  }
+
+  /** Between the four nearest; nothing lies beyond the edge. */
+  private double between(int[] opacity, double u, double v) {
+    int x = (int) Math.floor(u);
+    int y = (int) Math.floor(v);
+    double right = u - x;
+    double below = v - y;
+    return (1 - below) * ((1 - right) * at(opacity, x, y) + right * at(opacity, x + 1, y))
+        + below * ((1 - right) * at(opacity, x, y + 1) + right * at(opacity, x + 1, y + 1));
+  }
+
+  private int at(int[] opacity, int x, int y) {
+    return x < 0 || y < 0 || x >= image.getWidth() || y >= image.getHeight()
+        ? 0
+        : opacity[y * image.getWidth() + x];
+  }
+
   private static BufferedImage drawn(FigurePixels seen, int left, int top, int right, int bottom) {
     Mask figure = seen.figure();
     BufferedImage image =

@@ -55,6 +55,31 @@ class CutOutTest {
     assertThat((double) opaque / (Math.PI * 153 * 203)).isBetween(0.98, 1.02);
   }
 
+  /** A copy of another size loses its paper just as the picture does, and keeps its colours. */
+  @Test
+  void aCopyLosesItsPaperToo() {
+    CutOut cut = CutOut.of(picture(true), List.of()).orElseThrow();
+    for (double size : new double[] {0.5, 2}) {
+      int width = (int) (size * WIDTH);
+      BufferedImage copy =
+          new BufferedImage(width, (int) (size * HEIGHT), BufferedImage.TYPE_INT_RGB);
+      Graphics2D pen = copy.createGraphics();
+      pen.drawImage(picture(true).toImage(), 0, 0, width, copy.getHeight(), null);
+      pen.dispose();
+      BufferedImage bare = cut.cut(copy, WIDTH);
+      assertThat(bare.getRGB(2, 2) >>> 24).isZero();
+      assertThat(bare.getRGB(width / 2, copy.getHeight() / 2))
+          .isEqualTo(copy.getRGB(width / 2, copy.getHeight() / 2));
+      long opaque = 0;
+      for (int y = 0; y < bare.getHeight(); y++) {
+        for (int x = 0; x < width; x++) {
+          opaque += bare.getRGB(x, y) >>> 24 > 127 ? 1 : 0;
+        }
+      }
+      assertThat(opaque / (Math.PI * 153 * 203 * size * size)).isBetween(0.98, 1.02);
+    }
+  }
+
   private static int alpha(CutOut cut, int i) {
     return cut.image().getRGB(i % cut.image().getWidth(), i / cut.image().getWidth()) >>> 24;
   }

@@ -2,7 +2,11 @@ package penmirror.web.evidence;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Optional;
+import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 import penmirror.core.copying.SmallFigure;
 import penmirror.core.file.PngWriter;
@@ -41,6 +45,15 @@ public class CutOuts {
   public record Cut(byte[] png, CutOut.Place place, SmallFigure small) {
     /** About half a megabyte of cells. */
     private static final int CELLS_BYTES = 500_000;
+
+    /** The cut-out as it was made. */
+    public CutOut opened() {
+      try {
+        return new CutOut(ImageIO.read(new ByteArrayInputStream(png)), place);
+      } catch (IOException e) {
+        throw new UncheckedIOException("A cut-out that was just made cannot be opened.", e);
+      }
+    }
 
     private int bytes() {
       return png.length + CELLS_BYTES;

@@ -36,6 +36,7 @@ import penmirror.core.telling.FixWords;
 import penmirror.core.telling.HabitWords;
 import penmirror.core.words.Wording;
 import penmirror.web.drill.Guessing;
+import penmirror.web.evidence.CutOuts;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.layout.Texts;
 import penmirror.web.opening.PictureOpener;
@@ -59,13 +60,16 @@ class Figuring {
   private final Guessing guessing;
   private final PictureStore pictures;
   private final PictureOpener opener;
+  private final CutOuts cutOuts;
 
   Figuring(
       SheetMaker sheets,
       PlanStore store,
       PictureStore pictures,
       PictureOpener opener,
+      CutOuts cutOuts,
       Guessing guessing) {
+    this.cutOuts = cutOuts;
     this.guessing = guessing;
     this.sheets = sheets;
     this.store = store;
@@ -319,10 +323,14 @@ class Figuring {
 
   boolean hasGhost(Study study) {
     Loaded loaded = sheets.load(study);
-    return character(loaded).filter(of -> isMarked(loaded, of)).isPresent();
+    return marked(loaded).isPresent();
   }
 
-  /** The same as large as the canvas, crown and middle where the guide has them. */
+  private static Optional<Work> marked(Loaded loaded) {
+    return character(loaded).filter(of -> isMarked(loaded, of));
+  }
+
+  /** Without its paper, as large as the canvas, crown and middle where the guide has them. */
   byte[] ghostOnCanvas(Study study) {
     return ghostOnCanvas(study, study.canvas().heightPixels());
   }
@@ -365,6 +373,8 @@ class Figuring {
   private Part part(Study study, int heightPixels) {
     double small = heightPixels / (double) study.canvas().heightPixels();
     GuidePlan plan = GuidePlan.of(sheets.sheetOf(study), study.canvas());
+    // Asked before the picture is opened: a cut-out opens it too.
+    Optional<CutOuts.Cut> cut = marked(sheets.load(study)).flatMap(cutOuts::of);
     return drawn(
         study,
         (figure, picture, work) -> {
@@ -386,7 +396,13 @@ class Figuring {
               new Ghost.Placed(
                   scale, placed.rightPixels() - covered.x, placed.downPixels() - covered.y);
           return new Part(
-              ghost.drawn(copy.toImage(), work.widthPixels(), there, covered.width, covered.height),
+              ghost.drawn(
+                  cut.map(of -> of.opened().cut(copy.toImage(), work.widthPixels()))
+                      .orElseGet(copy::toImage),
+                  work.widthPixels(),
+                  there,
+                  covered.width,
+                  covered.height),
               covered.x,
               covered.y);
         });
@@ -399,10 +415,7 @@ class Figuring {
 
   private <T> T drawn(Study study, Drawn<T> how) {
     Loaded loaded = sheets.load(study);
-    Work work =
-        character(loaded)
-            .filter(of -> isMarked(loaded, of))
-            .orElseThrow(() -> new RefusedException("plan.ghost.none"));
+    Work work = marked(loaded).orElseThrow(() -> new RefusedException("plan.ghost.none"));
     CarriedFigure figure = carried(study, loaded, work);
     try {
       return opener.open(
