@@ -70,39 +70,36 @@ public record CutOut(BufferedImage image, Place place) {
    */
   public BufferedImage cut(BufferedImage drawing, double pictureWidthPixels) {
     double onPicture = pictureWidthPixels / drawing.getWidth();
-    double across = place.width() / (double) image.getWidth();
-    double down = place.height() / (double) image.getHeight();
-    BufferedImage cut =
-        new BufferedImage(drawing.getWidth(), drawing.getHeight(), BufferedImage.TYPE_INT_ARGB);
-    int[] opacity =
-        image.getAlphaRaster().getPixels(0, 0, image.getWidth(), image.getHeight(), (int[]) null);
-    int[] row = new int[drawing.getWidth()];
+    int width = drawing.getWidth();
+    BufferedImage cut = new BufferedImage(width, drawing.getHeight(), BufferedImage.TYPE_INT_ARGB);
+    int across = image.getWidth();
+    int down = image.getHeight();
+    int[] opacity = image.getAlphaRaster().getPixels(0, 0, across, down, (int[]) null);
+    double[] columns = new double[width];
+    for (int x = 0; x < width; x++) {
+      columns[x] = ((x + 0.5) * onPicture - place.left()) * across / place.width() - 0.5;
+    }
+    int[] row = new int[width];
+    double[] above = new double[across];
     for (int y = 0; y < drawing.getHeight(); y++) {
-      drawing.getRGB(0, y, row.length, 1, row, 0, row.length);
-      double v = ((y + 0.5) * onPicture - place.top()) / down - 0.5;
-      for (int x = 0; x < row.length; x++) {
-        double u = ((x + 0.5) * onPicture - place.left()) / across - 0.5;
-        row[x] = (int) Math.round(between(opacity, u, v)) << 24 | row[x] & 0xFFFFFF;
+      drawing.getRGB(0, y, width, 1, row, 0, width);
+      double v = ((y + 0.5) * onPicture - place.top()) * down / place.height() - 0.5;
+      int top = (int) Math.floor(v);
+      for (int i = 0; i < across; i++) {
+        double upper = top < 0 || top >= down ? 0 : opacity[top * across + i];
+        double lower = top < -1 || top >= down - 1 ? 0 : opacity[(top + 1) * across + i];
+        above[i] = upper + (v - top) * (lower - upper);
       }
-      cut.setRGB(0, y, row.length, 1, row, 0, row.length);
+      for (int x = 0; x < width; x++) {
+        int left = (int) Math.floor(columns[x]);
+        double one = left < 0 || left >= across ? 0 : above[left];
+        double other = left < -1 || left >= across - 1 ? 0 : above[left + 1];
+        int opaque = (int) (one + (columns[x] - left) * (other - one) + 0.5);
+        row[x] = opaque << 24 | row[x] & 0xFFFFFF;
+      }
+      cut.setRGB(0, y, width, 1, row, 0, width);
     }
     return cut;
-  }
-
-  /** Between the four nearest; nothing lies beyond the edge. */
-  private double between(int[] opacity, double u, double v) {
-    int x = (int) Math.floor(u);
-    int y = (int) Math.floor(v);
-    double right = u - x;
-    double below = v - y;
-    return (1 - below) * ((1 - right) * at(opacity, x, y) + right * at(opacity, x + 1, y))
-        + below * ((1 - right) * at(opacity, x, y + 1) + right * at(opacity, x + 1, y + 1));
-  }
-
-  private int at(int[] opacity, int x, int y) {
-    return x < 0 || y < 0 || x >= image.getWidth() || y >= image.getHeight()
-        ? 0
-        : opacity[y * image.getWidth() + x];
   }
 
   private static BufferedImage drawn(FigurePixels seen, int left, int top, int right, int bottom) {

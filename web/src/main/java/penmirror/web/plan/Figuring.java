@@ -1,5 +1,7 @@
 package penmirror.web.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.awt.Graphics2D;
 import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
@@ -8,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -52,6 +55,9 @@ class Figuring {
   /** Of the figure's height. */
   private static final double AIR = 0.12;
 
+  /** About four megabytes each. */
+  private static final int GHOSTS_KEPT = 6;
+
   /** Of what must be kept. */
   private static final int LONGEST_WORDS = 120;
 
@@ -61,6 +67,7 @@ class Figuring {
   private final PictureStore pictures;
   private final PictureOpener opener;
   private final CutOuts cutOuts;
+  private final Cache<Way, Ghost> ghosts = Caffeine.newBuilder().maximumSize(GHOSTS_KEPT).build();
 
   Figuring(
       SheetMaker sheets,
@@ -76,6 +83,9 @@ class Figuring {
     this.pictures = pictures;
     this.opener = opener;
   }
+
+  /** All that a ghost depends on. */
+  private record Way(Marks own, Marks targets, int widthPixels, int heightPixels) {}
 
   /**
    * One thing to change.
@@ -316,8 +326,7 @@ class Figuring {
         drawn(
             study,
             (figure, picture, work) ->
-                Ghost.of(figure, work.widthPixels(), work.heightPixels())
-                    .drawn(picture, work.heightPixels(), heightPixels));
+                warped(figure, work).drawn(picture, work.heightPixels(), heightPixels));
     return PngWriter.write(ghost, Optional.empty());
   }
 
@@ -328,6 +337,13 @@ class Figuring {
 
   private static Optional<Work> marked(Loaded loaded) {
     return character(loaded).filter(of -> isMarked(loaded, of));
+  }
+
+  /** The way a drawing goes is longest to find, and the same for each size it is asked in. */
+  private Ghost warped(CarriedFigure figure, Work work) {
+    Way way = new Way(figure.own(), figure.targets(), work.widthPixels(), work.heightPixels());
+    return Objects.requireNonNull(
+        ghosts.get(way, of -> Ghost.of(figure, of.widthPixels(), of.heightPixels())));
   }
 
   /** Without its paper, as large as the canvas, crown and middle where the guide has them. */
@@ -386,7 +402,7 @@ class Figuring {
                   scale,
                   small * plan.canvas().widthPixels() / 2.0 - scale * head.crown().x(),
                   small * plan.crownPixels() - scale * head.crown().y());
-          Ghost ghost = Ghost.of(figure, work.widthPixels(), work.heightPixels());
+          Ghost ghost = warped(figure, work);
           Rectangle canvas = new Rectangle(width(study, heightPixels), heightPixels);
           Rectangle covered = ghost.bounds(placed).intersection(canvas);
           if (covered.isEmpty()) {
