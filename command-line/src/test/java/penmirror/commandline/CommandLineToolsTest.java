@@ -143,7 +143,8 @@ class CommandLineToolsTest {
     double first = number(lines.get(0), "overall");
     double second = number(lines.get(1), "overall");
     // One slip of several is undone; what the pixels say of both is nearly the same.
-    assertThat(second).isGreaterThan(first + 8);
+    // Over a third of what was missing is made up; what is right in both does not thin that out.
+    assertThat(100 - second).isLessThan((100 - first) * 2 / 3);
     assertThat(number(lines.get(0), "coverage")).isBetween(0.7, 1.0);
     assertThat(lines.get(0)).contains("\"part\":\"eyes\"").contains("\"landmark\":\"eye_l_outer\"");
 

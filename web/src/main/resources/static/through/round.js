@@ -13,7 +13,7 @@ export let At;
  *   id: number, number: number, title: string, picture: string, width: number, height: number,
  *   version: number, view: string, framing: ?string, mood: ?string, light: ?number,
  *   figure: !Array<number>, points: !Object<string, !At>, taken: !Array<string>,
- *   doubts: !Array<string>, asks: !Array<string>
+ *   doubts: !Array<string>, asks: !Array<string>, figures: number
  * }}
  */
 export let Card;
@@ -221,7 +221,7 @@ export class Round {
  * @param {!Card} card
  * @return {boolean}
  */
-export const isSure = (card) => card.asks.length + card.doubts.length === 0;
+export const isSure = (card) => card.asks.length + card.doubts.length === 0 && !(card.figures > 1);
 
 /**
  * What is said of a work, as the server takes it.

@@ -106,12 +106,24 @@ const drawQuestion = () => {
   document.querySelector('.about').hidden = question.kind !== 'point';
   $('help').hidden = question.kind !== 'point';
   $('name').textContent = `${card.number} ${card.title}`;
+  drawSeveral(card);
   for (const kind of ['view', 'framing', 'mood', 'light']) {
     document.querySelector(`[data-turn="${kind}"] em`).textContent = word(kind, card[kind]);
   }
 };
 
+/** A picture of several people: which of them is meant, or all. */
+const drawSeveral = (card) => {
+  const form = $('several');
+  form.hidden = card.figures < 2;
+  form.action = addressOf(card, 'figures/each');
+  form.querySelector('a').href = addressOf(card, 'look');
+  const text = form.querySelector('p');
+  text.textContent = fill(text.dataset.text, card.figures);
+};
+
 const asks = (card) => [
+  ...(card.figures > 1 ? [$('list').dataset.figures] : []),
   ...card.asks.map((kind) => $('list').dataset[kind]),
   ...card.doubts.map((key) => words.querySelector(`[data-landmark="${key}"]`).textContent),
 ].map(within).slice(0, 2).join(', ');

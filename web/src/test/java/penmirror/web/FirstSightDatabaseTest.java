@@ -10,10 +10,17 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -27,6 +34,7 @@ import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
+import penmirror.core.file.PngWriter;
 import penmirror.core.format.MarksFile;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
@@ -245,6 +253,47 @@ class FirstSightDatabaseTest extends DatabaseTest {
 
   private static MockMultipartFile file(String name, byte[] bytes) {
     return new MockMultipartFile("files", name, "image/png", bytes);
+  }
+
+  /** Two people on one sheet: it is asked who is meant, and each can become a work of its own. */
+  @Test
+  void peopleOnOneSheetAreFramedEach() throws Exception {
+    Intake.Taken taken =
+        (Intake.Taken)
+            intake.take(study, sheetOfTwo(), Work.Role.SOURCE, "Two", "by hand", View.FRONT);
+    Work sheet = works.require(study, taken.workId());
+    assertThat(firstLooking.now(sheet)).isPresent();
+    mvc.perform(get("/studies/" + study + "/through.json"))
+        .andExpect(jsonPath("$[0].figures").value(2));
+    mvc.perform(post("/studies/" + study + "/works/" + sheet.id() + "/figures/each").with(csrf()))
+        .andExpect(redirectedUrl("/studies/" + study + "/through"));
+    assertThat(works.require(study, sheet.id()).leftOut()).isTrue();
+    List<Work> framed =
+        works.inRole(study, Work.Role.SOURCE).stream()
+            .filter(work -> work.id() != sheet.id())
+            .toList();
+    assertThat(framed)
+        .extracting(Work::title)
+        .containsExactly("Two, figure 1 of 2", "Two, figure 2 of 2");
+    for (Work work : framed) {
+      assertThat(work.widthPixels()).isLessThan(sheet.widthPixels() * 6 / 10);
+      firstLooking.now(work);
+      assertThat(sights.of(work.id()).orElseThrow().seen().figures()).isEmpty();
+    }
+  }
+
+  /** Both in full, on the paper of the first. */
+  private static byte[] sheetOfTwo() throws IOException {
+    BufferedImage one = ImageIO.read(new ByteArrayInputStream(source(1).png()));
+    BufferedImage other = ImageIO.read(new ByteArrayInputStream(source(3).png()));
+    BufferedImage both =
+        new BufferedImage(
+            one.getWidth() + other.getWidth(), one.getHeight(), BufferedImage.TYPE_INT_RGB);
+    Graphics2D pen = both.createGraphics();
+    pen.drawImage(one, 0, 0, null);
+    pen.drawImage(other, one.getWidth(), 0, null);
+    pen.dispose();
+    return PngWriter.write(both, Optional.empty());
   }
 
   private Work taken(int number) {

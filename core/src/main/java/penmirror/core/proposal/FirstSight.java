@@ -1,6 +1,7 @@
 package penmirror.core.proposal;
 
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -18,12 +19,28 @@ import penmirror.core.figure.View;
  * @param framing empty where no figure stands out
  * @param turn empty where the figure looks ahead or nothing tells
  * @param proposal the landmarks, for the view that is most likely
+ * @param figures where there are several that stand free of each other, from left to right; else
+ *     none
  */
 public record FirstSight(
     Optional<Seen<View>> view,
     Optional<Seen<Framing>> framing,
     Optional<Seen<Turn>> turn,
-    Proposal proposal) {
+    Proposal proposal,
+    List<Proposal.Box> figures) {
+
+  public FirstSight {
+    figures = List.copyOf(figures);
+  }
+
+  /** Of one figure. */
+  public FirstSight(
+      Optional<Seen<View>> view,
+      Optional<Seen<Framing>> framing,
+      Optional<Seen<Turn>> turn,
+      Proposal proposal) {
+    this(view, framing, turn, proposal, List.of());
+  }
 
   /**
    * What is most likely.

@@ -84,7 +84,11 @@ public final class Proposer {
     View view = told.view().map(FirstSight.Seen::what).orElse(View.FRONT);
     Proposal proposal = propose(ground, Marks.none(view), Optional.of(sought));
     return new FirstSight(
-        told.view(), FramingReader.read(ground, told, proposal), told.turn(), proposal);
+        told.view(),
+        FramingReader.read(ground, told, proposal),
+        told.turn(),
+        proposal,
+        SeveralFigures.of(ground));
   }
 
   private Proposal propose(Ground ground, Marks known, Optional<Sought> sought) {

@@ -2,12 +2,15 @@ package penmirror.core.style;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import penmirror.core.measure.Measure;
 
 /**
  * What a hand does otherwise on figures that are alike in what they are: hard light on the fierce
@@ -58,6 +61,66 @@ public record Likeness(String word, int works, int others, List<Contrast.Differe
       }
     }
     return likenesses;
+  }
+
+  /**
+   * A sheet for one figure of which it is known what it is like: what the hand does otherwise on
+   * such figures is ruled by the works of that side alone, all else by all.
+   *
+   * @param words by the works' ids, as for {@link #of}
+   * @param figure whether it carries a word; words that are not said part nothing
+   */
+  public static StyleSheet narrowed(
+      StyleSheet sheet,
+      List<Likeness> likenesses,
+      Map<String, Set<String>> words,
+      Map<String, Boolean> figure) {
+    Map<Measure, Set<String>> others = new LinkedHashMap<>();
+    for (Likeness likeness : likenesses) {
+      Boolean carries = figure.get(likeness.word());
+      if (carries != null) {
+        // A work nobody said a word of may be of either sort.
+        Set<String> otherSide =
+            words.entrySet().stream()
+                .filter(work -> !work.getValue().isEmpty())
+                .filter(work -> work.getValue().contains(likeness.word()) != carries)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        for (Contrast.Difference difference : likeness.differ()) {
+          others
+              .computeIfAbsent(difference.one().measure(), m -> new TreeSet<>())
+              .addAll(otherSide);
+        }
+      }
+    }
+    // Two words that part the works the same way round may leave a measure without any.
+    others
+        .entrySet()
+        .removeIf(
+            measure ->
+                sheet.worksRuledOn(measure.getKey()).stream()
+                        .filter(work -> !measure.getValue().contains(work.id()))
+                        .count()
+                    < LEAST_WORKS);
+    return sheet.saying(saying(sheet.said(), others));
+  }
+
+  /** What the user says over rules stays, and what is left out of them comes to it. */
+  private static List<Said> saying(List<Said> said, Map<Measure, Set<String>> others) {
+    List<Said> all = new ArrayList<>();
+    Map<Measure, Set<String>> left = new LinkedHashMap<>(others);
+    for (Said one : said) {
+      Set<String> out = left.remove(one.measure());
+      if (out == null) {
+        all.add(one);
+      } else {
+        Set<String> both = new TreeSet<>(out);
+        both.addAll(one.leftOut());
+        all.add(new Said(one.measure(), one.band(), List.copyOf(both)));
+      }
+    }
+    left.forEach((measure, out) -> all.add(new Said(measure, Optional.empty(), List.copyOf(out))));
+    return all;
   }
 
   /**

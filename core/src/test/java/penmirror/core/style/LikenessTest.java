@@ -1,12 +1,14 @@
 package penmirror.core.style;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
 
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -58,6 +60,51 @@ class LikenessTest {
     assertThat(ContrastWords.sides("fierce", fierce.differ().get(0)))
         .isEqualTo("On fierce ones eyes low, on the others eyes high.");
     assertThat(found.get(1).differ().get(0).distance()).isNegative();
+  }
+
+  private static double eyes(StyleSheet sheet, Map<String, Boolean> figure) {
+    Map<String, Set<String>> words = words(6, 7);
+    return Likeness.narrowed(sheet, Likeness.of(sheet, words), words, figure)
+        .rule(FaceMeasures.EYE_LINE)
+        .orElseThrow()
+        .centre();
+  }
+
+  /** A fierce figure is ruled by the fierce works where they differ, and by all elsewhere. */
+  @Test
+  void aSheetForOneFigureGoesByItsSide() {
+    StyleSheet all = sheet(6, 7);
+    assertThat(eyes(all, Map.of("fierce", true))).isCloseTo(0.66, offset(0.01));
+    assertThat(eyes(all, Map.of("fierce", false))).isCloseTo(0.5, offset(0.01));
+    assertThat(eyes(all, Map.of("friendly", true))).isCloseTo(0.5, offset(0.01));
+    Map<String, Set<String>> words = words(6, 7);
+    StyleSheet fierce =
+        Likeness.narrowed(all, Likeness.of(all, words), words, Map.of("fierce", true));
+    for (Rule rule : all.rules()) {
+      if (rule.measure() != FaceMeasures.EYE_LINE) {
+        assertThat(fierce.rule(rule.measure()).orElseThrow().centre()).isEqualTo(rule.centre());
+      }
+    }
+  }
+
+  /** Both sides at once leave no work: then all of them rule. A word nobody knows parts nothing. */
+  @Test
+  void whatNoWorkShowsIsRuledByAll() {
+    StyleSheet all = sheet(6, 7);
+    double usual = all.rule(FaceMeasures.EYE_LINE).orElseThrow().centre();
+    assertThat(eyes(all, Map.of("fierce", true, "friendly", true))).isEqualTo(usual);
+    assertThat(eyes(all, Map.of("round", true))).isEqualTo(usual);
+    assertThat(eyes(all, Map.of())).isEqualTo(usual);
+  }
+
+  /** A band set by hand stays where it was set. */
+  @Test
+  void whatIsSetByHandStays() {
+    StyleSheet all = sheet(6, 7);
+    Said.Band band = new Said.Band(FaceMeasures.EYE_LINE, 0.4, 0.44);
+    StyleSheet said =
+        all.saying(List.of(new Said(FaceMeasures.EYE_LINE, Optional.of(band), List.of("0"))));
+    assertThat(eyes(said, Map.of("fierce", true))).isCloseTo(0.42, offset(1e-9));
   }
 
   /** Words dealt at random over twenty sheets: hardly ever is anything told. */

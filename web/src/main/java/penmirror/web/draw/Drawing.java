@@ -146,7 +146,7 @@ class Drawing {
     if (now != before.stage() || drawn != before.part()) {
       store.atHand(before.id(), now, drawn);
     }
-    StyleSheet sheet = sheets.sheetOf(study);
+    StyleSheet sheet = sheets.plannedOf(study);
     GuidePlan plan = GuidePlan.of(sheet, study.canvas());
     BrushTable brushes = BrushTable.of(sheet, plan.headPixels());
     Set<String> ticked = store.ticked(before.id());

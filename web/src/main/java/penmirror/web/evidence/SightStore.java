@@ -6,11 +6,14 @@ import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
@@ -29,6 +32,7 @@ import penmirror.core.format.FormatException;
 import penmirror.core.format.ProposalJson;
 import penmirror.core.proposal.FirstSight;
 import penmirror.core.proposal.FirstSight.Seen;
+import penmirror.core.proposal.Proposal;
 
 /** Keeps what the machine thinks a work shows before anybody has looked at it. */
 @Repository
@@ -72,6 +76,7 @@ public class SightStore {
     row.set(FIRST_SIGHT.TURN, seen.turn().map(t -> t.what().word()).orElse(null));
     row.set(FIRST_SIGHT.TURN_CHANCE, chance(seen.turn()));
     row.set(FIRST_SIGHT.PROPOSAL, JSONB.valueOf(ProposalJson.write(seen.proposal())));
+    row.set(FIRST_SIGHT.FIGURES, written(seen.figures()));
     row.set(FIRST_SIGHT.SEEN_AT, OffsetDateTime.now(clock));
     database
         .insertInto(FIRST_SIGHT)
@@ -135,13 +140,37 @@ public class SightStore {
                       row.get(FIRST_SIGHT.FRAMING),
                       row.get(FIRST_SIGHT.FRAMING_CHANCE)),
                   seen(Turn.class, row.get(FIRST_SIGHT.TURN), row.get(FIRST_SIGHT.TURN_CHANCE)),
-                  ProposalJson.read(view, row.get(FIRST_SIGHT.PROPOSAL).data())),
+                  ProposalJson.read(view, row.get(FIRST_SIGHT.PROPOSAL).data()),
+                  read(row.get(FIRST_SIGHT.FIGURES))),
               row.get(FIRST_SIGHT.LEARNED_FROM)));
     } catch (FormatException e) {
       // As if it had not been seen yet.
       LOG.warn("A first sight cannot be used: {}", e.getMessage());
       return Optional.empty();
     }
+  }
+
+  private static String written(List<Proposal.Box> figures) {
+    return figures.stream()
+        .map(
+            box ->
+                String.format(
+                    Locale.ROOT,
+                    "%.0f,%.0f,%.0f,%.0f",
+                    box.left(),
+                    box.top(),
+                    box.right(),
+                    box.bottom()))
+        .collect(Collectors.joining(";"));
+  }
+
+  private static List<Proposal.Box> read(String figures) {
+    List<Proposal.Box> boxes = new ArrayList<>();
+    for (String figure : figures.isEmpty() ? new String[0] : figures.split(";")) {
+      double[] ends = Arrays.stream(figure.split(",")).mapToDouble(Double::parseDouble).toArray();
+      boxes.add(new Proposal.Box(ends[0], ends[1], ends[2], ends[3]));
+    }
+    return boxes;
   }
 
   private static <E extends Enum<E>> Optional<Seen<E>> seen(

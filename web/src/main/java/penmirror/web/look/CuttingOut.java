@@ -1,11 +1,16 @@
 package penmirror.web.look;
 
 import java.awt.image.BufferedImage;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.UnusablePictureException;
+import penmirror.core.proposal.Proposal;
 import penmirror.core.raster.Picture;
+import penmirror.web.evidence.SightStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.opening.PictureOpener;
 import penmirror.web.studies.PictureStore;
@@ -21,13 +26,19 @@ class CuttingOut {
   private final LookStore looks;
   private final PictureOpener opener;
   private final Intake intake;
+  private final SightStore sights;
+  private final MessageSource messages;
 
   CuttingOut(
       WorkStore works,
       PictureStore pictures,
       LookStore looks,
       PictureOpener opener,
-      Intake intake) {
+      Intake intake,
+      SightStore sights,
+      MessageSource messages) {
+    this.sights = sights;
+    this.messages = messages;
     this.works = works;
     this.pictures = pictures;
     this.looks = looks;
@@ -58,6 +69,35 @@ class CuttingOut {
             works.leaveOut(work.id(), true);
           }
         });
+  }
+
+  /** Air round a figure, of its longer side: its line must not be cut. */
+  private static final double AIR = 0.05;
+
+  /**
+   * Each figure that stands free becomes a work. Nothing happens where the machine sees one, or has
+   * not looked yet.
+   */
+  void cutOutEach(Study study, Work work) throws UnusablePictureException {
+    List<Proposal.Box> figures =
+        sights.of(work.id()).map(sight -> sight.seen().figures()).orElse(List.of());
+    for (int i = 0; i < figures.size(); i++) {
+      String title = text("look.figure.each", work.title(), i + 1, figures.size());
+      cutOut(study, work, framed(figures.get(i), work), title);
+    }
+  }
+
+  private static LookStore.Box framed(Proposal.Box figure, Work work) {
+    double air = AIR * Math.max(figure.right() - figure.left(), figure.bottom() - figure.top());
+    double left = Math.max(0, figure.left() - air);
+    double top = Math.max(0, figure.top() - air);
+    double right = Math.min(work.widthPixels(), figure.right() + air);
+    double bottom = Math.min(work.heightPixels(), figure.bottom() + air);
+    return new LookStore.Box(left, top, right - left, bottom - top);
+  }
+
+  private String text(String key, Object... arguments) {
+    return messages.getMessage(key, arguments, Locale.ENGLISH);
   }
 
   private static BufferedImage cut(Picture whole, LookStore.Box box) {

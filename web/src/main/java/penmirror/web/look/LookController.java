@@ -90,6 +90,13 @@ class LookController {
         : "redirect:" + here(study.id(), work.id(), Part.EYES);
   }
 
+  /** Frames every figure that stands free as a work of its own; the picture itself stays out. */
+  @PostMapping("/studies/{studyId}/works/{workId}/figures/each")
+  String frameEach(Study study, Work work) throws UnusablePictureException {
+    cuttingOut.cutOutEach(study, work);
+    return "redirect:/studies/" + study.id() + "/through";
+  }
+
   /** Keeps notes drawn from a version; where another save came in between, answers with those. */
   @PostMapping("/studies/{studyId}/works/{workId}/notes")
   ResponseEntity<String> keepNotes(

@@ -82,7 +82,7 @@ class Colouring {
                 typed.add(colour.name());
               });
     }
-    StyleSheet sheet = loaded.sheet();
+    StyleSheet sheet = loaded.planned();
     ColourPlan plan = ColourPlan.of(sheet, own, settings.keepColoursPercent() / 100.0);
     return new Coloured(sheet, character, typed, plan, settings);
   }

@@ -70,7 +70,7 @@ class Exporting {
   record PrintPage(List<StageItems> stages, String brushes, List<ColoursPage.Row> colours) {}
 
   PrintPage printPage(Study study) {
-    StyleSheet sheet = sheets.sheetOf(study);
+    StyleSheet sheet = sheets.plannedOf(study);
     GuidePlan plan = planning.plan(study);
     BrushTable brushes = BrushTable.of(sheet, plan.headPixels());
     Checklist list = Checklist.of(sheet, plan, brushes, ownItems.of(study));
@@ -173,7 +173,7 @@ class Exporting {
   }
 
   private String credit(Study study) {
-    List<String> uncredited = sheets.sheetOf(study).uncredited();
+    List<String> uncredited = sheets.plannedOf(study).uncredited();
     String credit =
         study.credit().isBlank()
             ? messages.getMessage("plan.credit.none", null, Locale.ENGLISH)

@@ -246,7 +246,7 @@ class Figuring {
   }
 
   private CarriedFigure carried(Study study, Loaded loaded, Work character) {
-    StyleSheet sheet = loaded.sheet();
+    StyleSheet sheet = loaded.planned();
     double keep = store.settings(study.id()).keepFigurePercent() / 100.0;
     Set<String> left = store.left(study.id());
     return CarriedFigure.of(
@@ -388,7 +388,7 @@ class Figuring {
 
   private Part part(Study study, int heightPixels) {
     double small = heightPixels / (double) study.canvas().heightPixels();
-    GuidePlan plan = GuidePlan.of(sheets.sheetOf(study), study.canvas());
+    GuidePlan plan = GuidePlan.of(sheets.plannedOf(study), study.canvas());
     // Asked before the picture is opened: a cut-out opens it too.
     Optional<CutOuts.Cut> cut = marked(sheets.load(study)).flatMap(cutOuts::of);
     return drawn(

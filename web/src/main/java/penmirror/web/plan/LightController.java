@@ -55,7 +55,7 @@ class LightController {
 
   @GetMapping("/studies/{studyId}/plan/light")
   String page(Study study, Model model) {
-    StyleSheet sheet = sheets.sheetOf(study);
+    StyleSheet sheet = sheets.plannedOf(study);
     List<EyeCard.Step> steps =
         EyeCard.of(planning.plan(study), sheet).map(EyeCard::steps).orElse(List.of());
     rail.addTo(model, study, Stage.PLAN);
@@ -74,7 +74,7 @@ class LightController {
 
   @GetMapping("/studies/{studyId}/plan/light.svg")
   ResponseEntity<byte[]> light(Study study) {
-    return drawn(LightCard.of(sheets.sheetOf(study)).map(LightCard::drawn));
+    return drawn(LightCard.of(sheets.plannedOf(study)).map(LightCard::drawn));
   }
 
   /**
@@ -83,7 +83,7 @@ class LightController {
   @GetMapping("/studies/{studyId}/plan/eye.svg")
   ResponseEntity<byte[]> eye(Study study, @RequestParam(defaultValue = "9") int steps) {
     return drawn(
-        EyeCard.of(planning.plan(study), sheets.sheetOf(study))
+        EyeCard.of(planning.plan(study), sheets.plannedOf(study))
             .map(card -> card.drawn(Math.max(1, Math.min(card.steps().size(), steps)))));
   }
 

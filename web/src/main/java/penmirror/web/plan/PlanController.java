@@ -27,9 +27,12 @@ class PlanController {
   private final Planning planning;
   private final Figuring figuring;
   private final Posing posing;
+  private final FigureWords figureWords;
   private final Rail rail;
 
-  PlanController(Planning planning, Figuring figuring, Posing posing, Rail rail) {
+  PlanController(
+      Planning planning, Figuring figuring, Posing posing, FigureWords figureWords, Rail rail) {
+    this.figureWords = figureWords;
     this.posing = posing;
     this.figuring = figuring;
     this.planning = planning;
@@ -96,6 +99,14 @@ class PlanController {
     return "redirect:/studies/" + study.id() + "/plan?pose=" + work;
   }
 
+  /** What the user's figure is like, of the words by which the works differ. */
+  @PostMapping("/studies/{studyId}/plan/figure-is")
+  String sayWhatItIs(
+      Study study, @RequestParam String word, @RequestParam FigureWords.Answer answer) {
+    figureWords.say(study, word, answer);
+    return "redirect:/studies/" + study.id() + "/plan#figure-is";
+  }
+
   private GuidePlan fill(Model model, Study study, GuideAsked asked, Optional<String> fault) {
     GuidePlan plan = planning.plan(study);
     List<Posing.Pose> poses = posing.poses(study);
@@ -103,6 +114,7 @@ class PlanController {
     model.addAttribute("other", posing.otherWay(study, asked));
     model.addAttribute("sides", posing.sides(study));
     model.addAttribute("poses", poses);
+    model.addAttribute("figureIs", figureWords.of(study));
     model.addAttribute(
         "posed", poses.stream().filter(p -> asked.pose().equals(Optional.of(p.id()))).findFirst());
     rail.addTo(model, study, Stage.PLAN);

@@ -99,7 +99,7 @@ class Planning {
             .map(attempt -> BrushTable.of(attempt, head))
             .filter(table -> !table.lines().isEmpty())
             .reduce((earlier, later) -> later);
-    return BrushesPage.of(loaded.sheet(), study.canvas(), head, pixelsPerInch(study), own);
+    return BrushesPage.of(loaded.planned(), study.canvas(), head, pixelsPerInch(study), own);
   }
 
   /** The line at each place of a figure, as wide as it is on the canvas. */
@@ -146,6 +146,6 @@ class Planning {
   }
 
   GuidePlan plan(Study study) {
-    return GuidePlan.of(sheets.sheetOf(study), study.canvas());
+    return GuidePlan.of(sheets.plannedOf(study), study.canvas());
   }
 }

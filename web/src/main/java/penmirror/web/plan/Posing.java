@@ -130,15 +130,15 @@ class Posing {
             .pose()
             .flatMap(id -> lending(loaded).filter(work -> work.id() == id).findFirst())
             .map(work -> loaded.evidence(work).marks())
-            .flatMap(marks -> GuideFigure.posed(loaded.sheet(), plan, marks));
+            .flatMap(marks -> GuideFigure.posed(loaded.planned(), plan, marks));
     if (posed.isPresent()) {
       return posed.get();
     }
     Optional<SeenHead> seen = SeenHead.of(asked.view(), heads(loaded));
     if (asked.view() != View.FRONT && seen.isPresent()) {
-      return GuideFigure.turned(loaded.sheet(), plan, seen.get(), facing(study, asked));
+      return GuideFigure.turned(loaded.planned(), plan, seen.get(), facing(study, asked));
     }
-    return GuideFigure.standing(loaded.sheet(), plan, SeenHead.of(View.FRONT, heads(loaded)));
+    return GuideFigure.standing(loaded.planned(), plan, SeenHead.of(View.FRONT, heads(loaded)));
   }
 
   private static List<Marks> heads(Loaded loaded) {

@@ -47,6 +47,7 @@ public final class Loaded {
   private final Optional<StyleSheet> fromFile;
   private final List<Ticked> ticked;
   private final Map<Long, Map<String, Boolean>> answers;
+  private final Map<String, Boolean> figureWords;
   private final SheetMemory memory;
   private final Map<String, Object> made = new ConcurrentHashMap<>();
 
@@ -62,6 +63,7 @@ public final class Loaded {
       Optional<StyleSheet> fromFile,
       List<Ticked> ticked,
       Map<Long, Map<String, Boolean>> answers,
+      Map<String, Boolean> figureWords,
       SheetMemory memory) {
     this.memory = memory;
     this.study = study;
@@ -75,6 +77,7 @@ public final class Loaded {
     this.fromFile = fromFile;
     this.ticked = List.copyOf(ticked);
     this.answers = Map.copyOf(answers);
+    this.figureWords = Map.copyOf(figureWords);
   }
 
   /** In the order they were numbered. */
@@ -125,13 +128,33 @@ public final class Loaded {
     return once(
         "likenesses",
         () -> {
-          Map<String, Set<String>> words =
-              inRole(Work.Role.SOURCE).stream()
-                  .collect(
-                      Collectors.toMap(
-                          work -> Long.toString(work.id()), work -> work.tags().words()));
+          Map<String, Set<String>> words = words();
           return memory.of(sheet(), Map.of("likenesses", words), () -> Likeness.of(sheet(), words));
         });
+  }
+
+  private Map<String, Set<String>> words() {
+    return inRole(Work.Role.SOURCE).stream()
+        .collect(Collectors.toMap(work -> Long.toString(work.id()), work -> work.tags().words()));
+  }
+
+  /** Whether the user's own figure carries a word that parts the works; absent where not said. */
+  public Map<String, Boolean> figureWords() {
+    return figureWords;
+  }
+
+  /**
+   * The sheet that the user's own figure is drawn by: where the hand does otherwise on such
+   * figures, by the works that show them.
+   */
+  public StyleSheet planned() {
+    return once("planned", () -> memory.same(forTheFigure(sheet())));
+  }
+
+  private StyleSheet forTheFigure(StyleSheet sheet) {
+    return figureWords.isEmpty() || isFromFile()
+        ? sheet
+        : Likeness.narrowed(sheet, likenesses(), words(), figureWords);
   }
 
   /** What the user said over its rules. */
@@ -199,7 +222,7 @@ public final class Loaded {
    * groups that are traced, of which a score says nothing; in a study of one part, with that alone.
    */
   public StyleSheet scoredSheet() {
-    return once("scored", () -> memory.same(sheet(work -> true, outsideTheScore)));
+    return once("scored", () -> memory.same(forTheFigure(sheet(work -> true, outsideTheScore))));
   }
 
   /** What is asked of a redraw: by what was said of it, else by what is seen in it. */

@@ -39,6 +39,7 @@ public class SheetMaker {
   private final SheetFileStore files;
   private final TickStore ticks;
   private final AimStore aims;
+  private final FigureWordStore figureWords;
   private final SheetMemory memory;
 
   private final Cache<Long, Kept> kept =
@@ -58,8 +59,10 @@ public class SheetMaker {
       SheetFileStore files,
       TickStore ticks,
       AimStore aims,
+      FigureWordStore figureWords,
       SheetMemory memory) {
     this.aims = aims;
+    this.figureWords = figureWords;
     this.memory = memory;
     this.works = works;
     this.evidence = evidence;
@@ -110,6 +113,7 @@ public class SheetMaker {
             files.of(study.id()).map(StyleFile::sheet),
             ticks.ofStudy(study.id()),
             ticks.clearAnswers(study.id(), Work.Role.REDRAW),
+            figureWords.of(study.id()),
             memory);
     kept.put(study.id(), new Kept(change, loaded, all.size()));
     return loaded;
@@ -117,6 +121,11 @@ public class SheetMaker {
 
   public StyleSheet sheetOf(Study study) {
     return load(study).sheet();
+  }
+
+  /** The sheet that the user's own figure is drawn by. */
+  public StyleSheet plannedOf(Study study) {
+    return load(study).planned();
   }
 
   /** The sheet without one work, to hold that work against the others. */

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param points places by key, with what chance they are right
  * @param taken keys of points that count once it is said that it looks right
  * @param doubts keys of points that are asked about, in order
+ * @param figures how many stand free of each other in it; 0 where there is one or none
  * @param asks whether view or framing are asked about too: their words
  */
 record Card(
@@ -34,13 +35,14 @@ record Card(
     Map<String, At> points,
     List<String> taken,
     List<String> doubts,
-    List<String> asks) {
+    List<String> asks,
+    int figures) {
 
   /** The same where only these points are asked about, and nothing else. */
   Card asking(List<String> only) {
     return new Card(
         id, number, title, picture, width, height, version, view, framing, mood, light, figure,
-        points, taken, only, List.of());
+        points, taken, only, List.of(), figures);
   }
 
   /**

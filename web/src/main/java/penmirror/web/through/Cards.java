@@ -81,7 +81,8 @@ class Cards {
             seen.flatMap(s -> s.seen().view()),
             seen.flatMap(s -> s.seen().framing()),
             seen.flatMap(s -> s.seen().turn()),
-            proposal);
+            proposal,
+            seen.map(s -> s.seen().figures()).orElse(List.of()));
     return card(other, guessed(sheets.load(study), work), sight);
   }
 
@@ -157,7 +158,8 @@ class Cards {
         points,
         ask.taken().stream().sorted().map(Landmark::key).toList(),
         ask.doubts().stream().map(Landmark::key).toList(),
-        asks);
+        asks,
+        sight.figures().size());
   }
 
   /** What is told by marks and pixels, while nobody said it. */

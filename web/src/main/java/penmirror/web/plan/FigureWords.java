@@ -1,0 +1,100 @@
+package penmirror.web.plan;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.style.Likeness;
+import penmirror.core.telling.ContrastWords;
+import penmirror.web.layout.RefusedException;
+import penmirror.web.sheets.FigureWordStore;
+import penmirror.web.sheets.Loaded;
+import penmirror.web.sheets.SheetMaker;
+import penmirror.web.studies.Study;
+
+/** What the user's own figure is like, where the works are drawn otherwise by it. */
+@Component
+class FigureWords {
+  private static final int MOST_SENTENCES = 2;
+
+  private final SheetMaker sheets;
+  private final FigureWordStore store;
+
+  FigureWords(SheetMaker sheets, FigureWordStore store) {
+    this.sheets = sheets;
+    this.store = store;
+  }
+
+  /** The user's answer; its words stand in message keys. */
+  enum Answer {
+    YES,
+    NO,
+    /** All works rule. */
+    EITHER
+  }
+
+  /**
+   * A question of the plan.
+   *
+   * @param sentences what is done otherwise, the strongest first
+   */
+  record Asked(String word, List<String> sentences, List<Option> options) {}
+
+  /**
+   * One answer to it.
+   *
+   * @param value as it is sent
+   * @param key the word in message keys
+   */
+  record Option(String value, String key, boolean isChosen) {}
+
+  /** None where no word parts the works. */
+  List<Asked> of(Study study) {
+    Loaded loaded = sheets.load(study);
+    return loaded.isFromFile()
+        ? List.of()
+        : loaded.likenesses().stream().map(likeness -> asked(loaded, likeness)).toList();
+  }
+
+  private static Asked asked(Loaded loaded, Likeness likeness) {
+    Boolean carried = loaded.figureWords().get(likeness.word());
+    return new Asked(
+        likeness.word(),
+        likeness.differ().stream()
+            .limit(MOST_SENTENCES)
+            .map(difference -> ContrastWords.sides(likeness.word(), difference))
+            .toList(),
+        Arrays.stream(Answer.values())
+            .map(
+                answer ->
+                    new Option(
+                        answer.name(),
+                        answer.name().toLowerCase(Locale.ROOT),
+                        answer == given(carried)))
+            .toList());
+  }
+
+  private static Answer given(@Nullable Boolean carried) {
+    if (carried == null) {
+      return Answer.EITHER;
+    }
+    return carried ? Answer.YES : Answer.NO;
+  }
+
+  /**
+   * @throws RefusedException for a word that parts nothing
+   */
+  @Transactional
+  void say(Study study, String word, Answer answer) {
+    if (of(study).stream().noneMatch(asked -> asked.word().equals(word))) {
+      throw new RefusedException("plan.figure-is.unknown", word);
+    }
+    if (answer == Answer.EITHER) {
+      store.forget(study.id(), word);
+    } else {
+      store.say(study.id(), word, answer == Answer.YES);
+    }
+  }
+}
