@@ -1,11 +1,16 @@
 package penmirror.web.plan;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import penmirror.core.act.Act;
+import penmirror.core.style.Contrast;
 import penmirror.core.style.Likeness;
 import penmirror.core.telling.ContrastWords;
 import penmirror.web.layout.RefusedException;
@@ -53,9 +58,27 @@ class FigureWords {
   /** None where no word parts the works. */
   List<Asked> of(Study study) {
     Loaded loaded = sheets.load(study);
-    return loaded.isFromFile()
-        ? List.of()
-        : loaded.likenesses().stream().map(likeness -> asked(loaded, likeness)).toList();
+    if (loaded.isFromFile()) {
+      return List.of();
+    }
+    List<Likeness> asked = new ArrayList<>();
+    for (Likeness likeness : loaded.likenesses()) {
+      if (asked.stream().noneMatch(before -> isTheOtherSide(before, likeness))) {
+        asked.add(likeness);
+      }
+    }
+    return asked.stream().map(likeness -> asked(loaded, likeness)).toList();
+  }
+
+  /** Where works are either fierce or friendly, one question is enough. */
+  private static boolean isTheOtherSide(Likeness one, Likeness other) {
+    return one.works() == other.others()
+        && one.others() == other.works()
+        && acts(one).equals(acts(other));
+  }
+
+  private static Set<Act> acts(Likeness likeness) {
+    return likeness.differ().stream().map(Contrast.Difference::act).collect(Collectors.toSet());
   }
 
   private static Asked asked(Loaded loaded, Likeness likeness) {
