@@ -221,6 +221,8 @@ const showMany = () => {
   title.textContent = on ? title.dataset.many.replace('{0}', chosen.length) : title.dataset.one;
   const describe = describing();
   if (!describe) return;
+  // Whoever chooses several wants to say something of them.
+  if (on) describe.closest('details')?.setAttribute('open', '');
   const button = document.getElementById('save');
   button.dataset.one ??= button.textContent;
   button.textContent = on ? button.dataset.many : button.dataset.one;
