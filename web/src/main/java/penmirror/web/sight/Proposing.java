@@ -80,15 +80,7 @@ public class Proposing {
    * @throws UnusablePictureException when a marked work's picture cannot be opened any more
    */
   FirstSight look(Work work, Picture picture) throws UnusablePictureException {
-    return look(work.pictureSha256(), picture, marked(work, Optional.empty()));
-  }
-
-  /**
-   * @param pictureSha256 of the picture's file
-   * @param marked what is learned from
-   */
-  FirstSight look(String pictureSha256, Picture picture, List<MarkedFigure> marked) {
-    return new Proposer(marked).look(picture);
+    return new Proposer(marked(work, Optional.empty())).look(picture);
   }
 
   /** How many works a proposal for this one can learn from. */
