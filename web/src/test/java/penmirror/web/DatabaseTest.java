@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
@@ -22,6 +23,7 @@ import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.util.FileSystemUtils;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
@@ -59,13 +61,26 @@ public abstract class DatabaseTest {
 
   @Autowired private Intake takingIn;
   @Autowired private MarkingStore marking;
+  @Autowired private TransactionTemplate atOnce;
 
-  /** Hangs a drawing, marked as given; tells the work's number. */
+  /** Hangs a drawing, marked as it was drawn; tells the work's number. */
+  protected long hang(long study, Work.Role role, DrawnWork drawn, String title) {
+    return hang(study, role, drawn, title, drawn.truth());
+  }
+
+  /**
+   * Hangs a drawing, marked as given; tells the work's number. Both at once, so that the picture is
+   * read as it is marked, and nobody looks at it to find out what is known.
+   */
   protected long hang(long study, Work.Role role, DrawnWork drawn, String title, Marks marks) {
-    Intake.Taken taken =
-        (Intake.Taken) takingIn.take(study, drawn.png(), role, title, "", View.FRONT);
-    marking.save(taken.workId(), 0, marks);
-    return taken.workId();
+    return Objects.requireNonNull(
+        atOnce.execute(
+            status -> {
+              Intake.Taken taken =
+                  (Intake.Taken) takingIn.take(study, drawn.png(), role, title, "", View.FRONT);
+              marking.save(taken.workId(), 0, marks);
+              return taken.workId();
+            }));
   }
 
   /** Waits until nothing is left to be read in the background. */

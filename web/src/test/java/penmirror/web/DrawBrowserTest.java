@@ -9,16 +9,10 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import penmirror.core.figure.View;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** A sitting beside the board, on a page as large as a tablet, and the plan's sections by keys. */
 class DrawBrowserTest extends BrowserTest {
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
 
@@ -26,10 +20,7 @@ class DrawBrowserTest extends BrowserTest {
   void hangThreeWorks() {
     study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
     for (int i = 1; i <= 3; i++) {
-      Intake.Taken taken =
-          (Intake.Taken)
-              intake.take(study, source(i).png(), Work.Role.SOURCE, "Work " + i, "", View.FRONT);
-      markings.save(taken.workId(), 0, source(i).truth());
+      hang(study, Work.Role.SOURCE, source(i), "Work " + i);
     }
     page.setViewportSize(1024, 768);
   }

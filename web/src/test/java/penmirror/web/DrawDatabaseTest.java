@@ -21,16 +21,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
-import penmirror.core.figure.View;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** Ticks and notes of a drawing, in whatever order and however often they come in. */
 class DrawDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private String base;
 
@@ -39,10 +34,7 @@ class DrawDatabaseTest extends DatabaseTest {
     long study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
     base = "/studies/" + study + "/draw";
     for (int i = 1; i <= 2; i++) {
-      Intake.Taken taken =
-          (Intake.Taken)
-              intake.take(study, source(i).png(), Work.Role.SOURCE, "Work " + i, "", View.FRONT);
-      markings.save(taken.workId(), 0, source(i).truth());
+      hang(study, Work.Role.SOURCE, source(i), "Work " + i);
     }
   }
 

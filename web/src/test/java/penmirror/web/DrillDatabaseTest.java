@@ -18,16 +18,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import penmirror.core.figure.Canon;
-import penmirror.core.figure.View;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 
 /** Proportions judged by eye, over works marked by hand. */
 class DrillDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
-  @Autowired Intake intake;
-  @Autowired MarkingStore markings;
 
   private long study;
   private String drill;
@@ -42,11 +37,7 @@ class DrillDatabaseTest extends DatabaseTest {
   }
 
   private long hang(String title, int picture) {
-    Intake.Taken taken =
-        (Intake.Taken)
-            intake.take(study, source(picture).png(), Work.Role.SOURCE, title, "", View.FRONT);
-    markings.save(taken.workId(), 0, Canon.realistic());
-    return taken.workId();
+    return hang(study, Work.Role.SOURCE, source(picture), title, Canon.realistic());
   }
 
   private String text(String address) throws Exception {

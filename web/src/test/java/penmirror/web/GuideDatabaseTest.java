@@ -120,10 +120,7 @@ class GuideDatabaseTest extends DatabaseTest {
   /** The character goes toward one work where that is said; a stranger's work is refused. */
   @Test
   void aCharacterIsCarriedTowardAnAnchor() throws Exception {
-    Intake.Taken own =
-        (Intake.Taken)
-            intake.take(study, redraw(1).png(), Work.Role.CHARACTER, "Bastian", "", View.FRONT);
-    markings.save(own.workId(), 0, redraw(1).truth());
+    long own = hang(study, Work.Role.CHARACTER, redraw(1), "Bastian");
     Marks lower = Canon.realistic().moved(Feature.EYES.landmarks(), p -> p.plus(new Point(0, 30)));
     long anchor = hang("Low eyes", View.FRONT, 4, lower);
     String middle = version(text(base + "/figure"));
@@ -132,7 +129,7 @@ class GuideDatabaseTest extends DatabaseTest {
     assertThat(version(toward)).isNotEqualTo(middle);
     assertThat(version(text(base + "/figure"))).isEqualTo(version(toward));
     assertThat(version(send("/figure/toward", "anchor", ""))).isEqualTo(middle);
-    mvc.perform(post(base + "/figure/toward").param("anchor", "" + own.workId()).with(csrf()))
+    mvc.perform(post(base + "/figure/toward").param("anchor", "" + own).with(csrf()))
         .andExpect(status().isBadRequest());
   }
 

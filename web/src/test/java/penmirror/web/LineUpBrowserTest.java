@@ -18,7 +18,7 @@ class LineUpBrowserTest extends BrowserTest {
   private long study;
 
   private long hang(Work.Role role, DrawnWork drawn, String title) {
-    return hang(study, role, drawn, title, drawn.truth());
+    return hang(study, role, drawn, title);
   }
 
   /** How many pixels of the figures are neither black nor grey, of those that are seen. */

@@ -32,7 +32,7 @@ class MirrorBrowserTest extends BrowserTest {
   }
 
   private long hang(Work.Role role, DrawnWork drawn) {
-    return hang(study, role, drawn, "A figure", drawn.truth());
+    return hang(study, role, drawn, "A figure");
   }
 
   private BufferedImage seen() throws IOException {

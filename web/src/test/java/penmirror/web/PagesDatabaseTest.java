@@ -231,7 +231,7 @@ class PagesDatabaseTest extends DatabaseTest {
   @Test
   void theMirrorShowsWhatTheCoreComputes() throws Exception {
     for (int i = 1; i <= 4; i++) {
-      markings.save(take(source(i), Work.Role.SOURCE).id(), 0, source(i).truth());
+      hang(study, Work.Role.SOURCE, source(i), "Work " + i);
     }
     Work attempt = take(redraw(1), Work.Role.REDRAW);
     markings.save(attempt.id(), 0, redraw(1).truth());
@@ -267,7 +267,7 @@ class PagesDatabaseTest extends DatabaseTest {
   @Test
   void rulesShowADotForEveryWorkThatLinksBack() throws Exception {
     for (int i = 1; i <= 3; i++) {
-      markings.save(take(source(i), Work.Role.SOURCE).id(), 0, source(i).truth());
+      hang(study, Work.Role.SOURCE, source(i), "Work " + i);
     }
     String page = text("/studies/" + study + "/rules");
     for (Work work : works.inRole(study, Work.Role.SOURCE)) {
@@ -283,10 +283,9 @@ class PagesDatabaseTest extends DatabaseTest {
   @Test
   void whatMakesOrBreaksItIsAcceptedChangedAndScored() throws Exception {
     for (int i = 1; i <= 3; i++) {
-      markings.save(take(source(i), Work.Role.SOURCE).id(), 0, source(i).truth());
+      hang(study, Work.Role.SOURCE, source(i), "Work " + i);
     }
-    long redraw = take(redraw(1), Work.Role.REDRAW).id();
-    markings.save(redraw, 0, redraw(1).truth());
+    long redraw = hang(study, Work.Role.REDRAW, redraw(1), "Try");
     for (String act : List.of("eye-height", "heads-tall")) {
       send("/rules/signature/act", "act", act);
     }

@@ -30,7 +30,6 @@ import penmirror.core.figure.View;
 import penmirror.core.file.PictureReader;
 import penmirror.core.raster.Picture;
 import penmirror.demoart.studio.DrawnWork;
-import penmirror.web.evidence.MarkingStore;
 import penmirror.web.evidence.PixelReading;
 import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
@@ -40,7 +39,6 @@ import penmirror.web.studies.WorkStore;
 class PlanDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
   @Autowired Intake intake;
-  @Autowired MarkingStore markings;
   @Autowired WorkStore works;
   @Autowired PixelReading pixelReading;
 
@@ -59,10 +57,8 @@ class PlanDatabaseTest extends DatabaseTest {
   }
 
   private void hang(Work.Role role, String title, DrawnWork drawn) {
-    Intake.Taken taken =
-        (Intake.Taken) intake.take(study, drawn.png(), role, title, "", View.FRONT);
-    markings.save(taken.workId(), 0, drawn.truth());
-    pixelReading.want(works.require(study, taken.workId()));
+    long id = hang(study, role, drawn, title);
+    pixelReading.want(works.require(study, id));
   }
 
   private String text(MockHttpServletRequestBuilder request) throws Exception {

@@ -13,17 +13,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import penmirror.core.figure.Mood;
-import penmirror.core.figure.View;
-import penmirror.web.evidence.MarkingStore;
-import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
 
 /** Rules, trait wall and compare, by mouse and by keyboard. */
 class RulesBrowserTest extends BrowserTest {
-  @Autowired Intake intake;
   @Autowired WorkStore works;
-  @Autowired MarkingStore markings;
 
   private long study;
 
@@ -31,12 +26,7 @@ class RulesBrowserTest extends BrowserTest {
   void hangFourWorks() {
     study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
     for (int i = 1; i <= 4; i++) {
-      long id =
-          ((Intake.Taken)
-                  intake.take(
-                      study, source(i).png(), Work.Role.SOURCE, "Work " + i, "", View.FRONT))
-              .workId();
-      markings.save(id, 0, source(i).truth());
+      long id = hang(study, Work.Role.SOURCE, source(i), "Work " + i);
       Work work = works.require(study, id);
       works.tag(id, work.tags().drawn(Optional.of(i < 4 ? Mood.KEEN : Mood.SAD), Optional.empty()));
     }

@@ -35,7 +35,6 @@ import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
-import penmirror.web.evidence.MarkingStore;
 import penmirror.web.gather.Intake;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -45,7 +44,6 @@ class RulesDatabaseTest extends DatabaseTest {
   @Autowired MockMvc mvc;
   @Autowired Intake intake;
   @Autowired WorkStore works;
-  @Autowired MarkingStore markings;
 
   private long study;
   private String base;
@@ -56,12 +54,7 @@ class RulesDatabaseTest extends DatabaseTest {
     study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
     base = "/studies/" + study;
     for (int i = 1; i <= 4; i++) {
-      long id =
-          ((Intake.Taken)
-                  intake.take(
-                      study, source(i).png(), Work.Role.SOURCE, "Work " + i, "", View.FRONT))
-              .workId();
-      markings.save(id, 0, source(i).truth());
+      long id = hang(study, Work.Role.SOURCE, source(i), "Work " + i);
       taken.add(works.require(study, id));
     }
   }
@@ -347,11 +340,7 @@ class RulesDatabaseTest extends DatabaseTest {
   }
 
   private String mirrorOfTheFirstRedraw() throws Exception {
-    long id =
-        ((Intake.Taken)
-                intake.take(study, redraw(1).png(), Work.Role.REDRAW, "Try", "", View.FRONT))
-            .workId();
-    markings.save(id, 0, redraw(1).truth());
+    long id = hang(study, Work.Role.REDRAW, redraw(1), "Try");
     awaitReadings();
     return base + "/mirror/" + id;
   }

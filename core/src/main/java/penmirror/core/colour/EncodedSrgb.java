@@ -1,12 +1,14 @@
 package penmirror.core.colour;
 
-import java.util.Locale;
+import java.util.HexFormat;
 
 /**
  * A colour as a file holds it: sRGB with its transfer curve, each channel in [0, 1]. White is D65.
  * Source: IEC 61966-2-1.
  */
 public record EncodedSrgb(double red, double green, double blue) {
+  private static final HexFormat HEX = HexFormat.of().withUpperCase();
+
   public EncodedSrgb {
     requireUnit(red);
     requireUnit(green);
@@ -31,7 +33,10 @@ public record EncodedSrgb(double red, double green, double blue) {
 
   /** Seven characters, upper case, such as #F0CBA6, each channel rounded to 8 bits. */
   public String hex() {
-    return String.format(Locale.ROOT, "#%02X%02X%02X", to8Bit(red), to8Bit(green), to8Bit(blue));
+    return "#"
+        + HEX.toHexDigits((byte) to8Bit(red))
+        + HEX.toHexDigits((byte) to8Bit(green))
+        + HEX.toHexDigits((byte) to8Bit(blue));
   }
 
   /** One channel from encoded to linear light, both in [0, 1]. */

@@ -32,6 +32,12 @@ public record Marks(View view, Map<Landmark, Mark> landmarks) {
     return mark == null ? Optional.empty() : mark.point();
   }
 
+  /** Where the landmark is seen: as {@link #point}, and empty also where it is covered. */
+  public Optional<Point> seen(Landmark landmark) {
+    Mark mark = landmarks.get(landmark);
+    return mark == null || mark.state() == Mark.State.ESTIMATED ? Optional.empty() : mark.point();
+  }
+
   /**
    * @throws java.util.NoSuchElementException when the landmark has no place
    */

@@ -202,11 +202,25 @@ public final class FigureMask {
     return (x == 0 || x == width - 1) && (y == 0 || y == height - 1);
   }
 
+  /** Whether a pixel that was not flooded lies beside, or the picture's edge. */
+  private boolean touchesDry(boolean[] flooded, int i) {
+    int x = i % width;
+    if (x == 0 || x == width - 1 || i < width || i >= flooded.length - width) {
+      return true;
+    }
+    for (int row = i - width; row <= i + width; row += width) {
+      if (!flooded[row - 1] || !flooded[row] || !flooded[row + 1]) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   private void growBack(boolean[] flooded, boolean[] near, int steps) {
     int[] front = new int[flooded.length];
     int size = 0;
     for (int i = 0; i < flooded.length; i++) {
-      if (flooded[i]) {
+      if (flooded[i] && touchesDry(flooded, i)) {
         front[size++] = i;
       }
     }

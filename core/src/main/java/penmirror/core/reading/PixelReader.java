@@ -224,11 +224,14 @@ public final class PixelReader {
   private static Ratio share(Mask part, Mask whole) {
     double[] parts = new double[Tiles.COUNT];
     double[] wholes = new double[Tiles.COUNT];
-    for (int y = 0; y < whole.height(); y++) {
-      for (int x = 0; x < whole.width(); x++) {
-        int tile = Tiles.at(x, y, whole.width(), whole.height());
-        parts[tile] += part.at(x, y) ? 1 : 0;
-        wholes[tile] += whole.at(x, y) ? 1 : 0;
+    Tiles tiles = new Tiles(whole.width(), whole.height());
+    boolean[] inPart = part.values();
+    boolean[] inWhole = whole.values();
+    for (int i = 0; i < inWhole.length; i++) {
+      if (inPart[i] || inWhole[i]) {
+        int tile = tiles.at(i);
+        parts[tile] += inPart[i] ? 1 : 0;
+        wholes[tile] += inWhole[i] ? 1 : 0;
       }
     }
     return Ratio.of(parts, wholes);

@@ -151,4 +151,16 @@ class MarksTest {
     assertThat(marks.headFrame()).isEmpty();
     assertThat(Marks.none(View.FRONT).headFrame()).isEmpty();
   }
+
+  @Test
+  void whatIsCoveredHasAPlaceAndIsNotSeen() {
+    Marks marks =
+        Marks.none(View.FRONT)
+            .with(Landmark.CHIN, Mark.placed(3, 4))
+            .with(Landmark.CROWN, Mark.at(new Point(5, 6), Mark.State.ESTIMATED));
+    assertThat(marks.seen(Landmark.CHIN)).contains(new Point(3, 4));
+    assertThat(marks.point(Landmark.CROWN)).contains(new Point(5, 6));
+    assertThat(marks.seen(Landmark.CROWN)).isEmpty();
+    assertThat(marks.seen(Landmark.SOLE)).isEmpty();
+  }
 }

@@ -250,11 +250,11 @@ public final class ColourFacts {
   /** Pixels of each colour in each tile. */
   private static double[][] tileCounts(Palette palette) {
     double[][] counts = new double[Tiles.COUNT][palette.swatches().size()];
-    int width = palette.width();
+    Tiles tiles = new Tiles(palette.width(), palette.height());
     for (int i = 0; i < palette.labels().length; i++) {
       int label = palette.labels()[i];
       if (label != Palette.NONE) {
-        counts[Tiles.at(i % width, i / width, width, palette.height())][label]++;
+        counts[tiles.at(i)][label]++;
       }
     }
     return counts;

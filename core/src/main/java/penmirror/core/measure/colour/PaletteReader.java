@@ -240,6 +240,11 @@ public final class PaletteReader {
         boolean same =
             i > 0 && labels[i - 1] >= 0 && flat[i - 1] && colours.distance(i, i - 1) == 0;
         labels[i] = same ? labels[i - 1] : nearest(colours.at(i), centres);
+      }
+    }
+    // From those alone that have a neighbour without a colour.
+    for (int i = 0; i < flat.length; i++) {
+      if (flat[i] && !isAmong(flat, i, width)) {
         queue[size++] = i;
       }
     }
@@ -259,6 +264,16 @@ public final class PaletteReader {
       }
     }
     return labels;
+  }
+
+  /** Whether all eight neighbours are flat too; a flat pixel never lies on the picture's edge. */
+  private static boolean isAmong(boolean[] flat, int i, int width) {
+    for (int row = i - width; row <= i + width; row += width) {
+      if (!flat[row - 1] || !flat[row] || !flat[row + 1]) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Colours too small to count are given to the colour around them. */

@@ -17,8 +17,6 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
-import penmirror.core.figure.Landmark;
-import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
 import penmirror.core.geometry.Point;
@@ -177,7 +175,7 @@ public final class IrisReader {
     static Optional<Eye> of(Marks marks, Side side) {
       List<Point> at =
           Stream.of(IRIS_L_CENTRE, IRIS_L_EDGE, EYE_L_OUTER, EYE_L_INNER, EYE_L_TOP, EYE_L_BOTTOM)
-              .flatMap(landmark -> seen(marks, side.of(landmark)).stream())
+              .flatMap(landmark -> marks.seen(side.of(landmark)).stream())
               .toList();
       if (at.size() < 6) {
         return Optional.empty();
@@ -191,7 +189,7 @@ public final class IrisReader {
       Point level = along.times(1 / width);
       Point square = new Point(-level.y(), level.x());
       Point down = square.y() < 0 ? square.times(-1) : square;
-      double high = seen(marks, side.of(IRIS_L_TOP)).map(at.get(0)::distanceTo).orElse(across);
+      double high = marks.seen(side.of(IRIS_L_TOP)).map(at.get(0)::distanceTo).orElse(across);
       return Optional.of(
           new Eye(
               side,
@@ -204,11 +202,6 @@ public final class IrisReader {
               width,
               at.get(4).minus(at.get(2)).dot(down),
               at.get(5).minus(at.get(2)).dot(down)));
-    }
-
-    private static Optional<Point> seen(Marks marks, Landmark landmark) {
-      Mark mark = marks.landmarks().get(landmark);
-      return mark == null || mark.state() == Mark.State.ESTIMATED ? Optional.empty() : mark.point();
     }
 
     boolean isLarge() {

@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.figure.Landmark;
-import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.FigurePixels;
@@ -83,11 +82,11 @@ public final class LinePlaces {
   private Optional<Point> place(Station station, boolean otherSide) {
     List<Point> points = new ArrayList<>();
     for (Landmark landmark : station.landmarks()) {
-      Mark mark = marks.landmarks().get(otherSide ? landmark.mirrored() : landmark);
-      if (mark == null || mark.state() == Mark.State.ESTIMATED || mark.point().isEmpty()) {
+      Optional<Point> seen = marks.seen(otherSide ? landmark.mirrored() : landmark);
+      if (seen.isEmpty()) {
         return Optional.empty(); // What is covered has no line to look at.
       }
-      points.add(mark.point().get());
+      points.add(seen.get());
     }
     return station.isLimb() ? edge(points.get(0), points.get(1)) : Optional.of(points.get(0));
   }

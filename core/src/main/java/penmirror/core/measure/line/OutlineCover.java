@@ -29,11 +29,12 @@ final class OutlineCover {
     }
     double[] contour = new double[Tiles.COUNT];
     double[] covered = new double[Tiles.COUNT];
+    Tiles tiles = new Tiles(width, height);
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
         boolean atEdge = x == 0 || y == 0 || x == width - 1 || y == height - 1;
         if (!atEdge && figure.at(x, y) && touchesBackground(figure, x, y)) {
-          int tile = Tiles.at(x, y, width, height);
+          int tile = tiles.at(x, y);
           contour[tile]++;
           covered[tile] += near[y * width + x] ? 1 : 0;
         }

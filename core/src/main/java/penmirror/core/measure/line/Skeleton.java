@@ -1,6 +1,7 @@
 package penmirror.core.measure.line;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import penmirror.core.raster.Mask;
 import penmirror.core.raster.Plane;
@@ -159,11 +160,15 @@ final class Skeleton {
   }
 
   private int[] walk(int from, boolean[] walked) {
-    List<Integer> run = new ArrayList<>();
+    int[] run = new int[64];
+    int size = 0;
     int at = from;
     while (at >= 0) {
       walked[at] = true;
-      run.add(at);
+      if (size == run.length) {
+        run = Arrays.copyOf(run, 2 * size);
+      }
+      run[size++] = at;
       int next = -1;
       for (int step : around) {
         int neighbour = at + step;
@@ -174,7 +179,7 @@ final class Skeleton {
       }
       at = next;
     }
-    return run.stream().mapToInt(Integer::intValue).toArray();
+    return Arrays.copyOf(run, size);
   }
 
   private int freeNeighbours(int i) {

@@ -8,7 +8,6 @@ import static penmirror.core.figure.Landmark.WRIST_L;
 import java.util.List;
 import java.util.Optional;
 import penmirror.core.figure.Landmark;
-import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
 import penmirror.core.geometry.Point;
@@ -51,13 +50,8 @@ public final class LimbMeasures {
   static Optional<List<Point>> bone(Measure measure, Marks marks, Side side) {
     Landmark from = measure == FOREARM ? ELBOW_L : KNEE_L;
     Landmark to = measure == FOREARM ? WRIST_L : ANKLE_L;
-    return seen(marks, side.of(from))
-        .flatMap(start -> seen(marks, side.of(to)).map(end -> List.of(start, end)));
-  }
-
-  /** What is covered has no borders to be seen. */
-  private static Optional<Point> seen(Marks marks, Landmark landmark) {
-    Mark mark = marks.landmarks().get(landmark);
-    return mark == null || mark.state() == Mark.State.ESTIMATED ? Optional.empty() : mark.point();
+    return marks
+        .seen(side.of(from))
+        .flatMap(start -> marks.seen(side.of(to)).map(end -> List.of(start, end)));
   }
 }

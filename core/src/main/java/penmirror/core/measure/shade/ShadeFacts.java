@@ -76,6 +76,7 @@ public final class ShadeFacts {
   private final OkLabPlanes colours;
   private final int width;
   private final int height;
+  private final Tiles tiles;
   private final Materials materials;
   private final int figurePixels;
   private final FigurePixels figure;
@@ -92,6 +93,7 @@ public final class ShadeFacts {
     colours = figure.colours();
     width = palette.width();
     height = palette.height();
+    tiles = new Tiles(width, height);
     materials = Materials.of(palette, ink);
     figurePixels = figure.figureCount();
     tones = new byte[width * height];
@@ -214,15 +216,15 @@ public final class ShadeFacts {
   }
 
   private void values(Findings findings) {
-    int[][] tiles = new int[Tiles.COUNT][GREYS + 1];
+    int[][] greys = new int[Tiles.COUNT][GREYS + 1];
     for (int i = 0; i < tones.length; i++) {
       if (figure.figure().values()[i]) {
         double grey = Math.max(0, Math.min(1, colours.lightness(i)));
-        tiles[Tiles.at(i % width, i / width, width, height)][(int) Math.round(grey * GREYS)]++;
+        greys[tiles.at(i)][(int) Math.round(grey * GREYS)]++;
       }
     }
-    double[] values = values(tiles, IntStream.range(0, Tiles.COUNT).toArray());
-    double[] errors = Bootstrap.errors(Tiles.COUNT, values.length, drawn -> values(tiles, drawn));
+    double[] values = values(greys, IntStream.range(0, Tiles.COUNT).toArray());
+    double[] errors = Bootstrap.errors(Tiles.COUNT, values.length, drawn -> values(greys, drawn));
     List<Measure> measures =
         List.of(
             ShadeMeasures.VALUE_RANGE,
@@ -397,7 +399,7 @@ public final class ShadeFacts {
     double[] wholes = new double[Tiles.COUNT];
     for (int i = 0; i < tones.length; i++) {
       if (tones[i] != Tone.NONE.ordinal()) {
-        int tile = Tiles.at(i % width, i / width, width, height);
+        int tile = tiles.at(i);
         wholes[tile]++;
         parts[tile] += tones[i] == tone.ordinal() ? 1 : 0;
       }
@@ -527,7 +529,7 @@ public final class ShadeFacts {
                       + colours.lightness(i - width)
                       + colours.lightness(i + width))
                   / 4;
-          int tile = Tiles.at(x, y, width, height);
+          int tile = tiles.at(x, y);
           sums[tone][tile] += Math.abs(colours.lightness(i) - around);
           counts[tone][tile]++;
         }
