@@ -4,6 +4,7 @@ import { equal, test } from '../checks.js';
 const page = () => {
   document.body.innerHTML = `<svg><image id="picture" hidden data-from="/m/7/mended"/></svg>
     <button data-mends="first" aria-pressed="false"></button><button data-mends="all" aria-pressed="false"></button>
+    ${[1, 2, 3, 4].map((n) => `<button data-mends-one="${n}" aria-pressed="false">${n}</button>`).join('')}
     <p id="told" hidden><span></span><a>png</a><a>ora</a></p>`;
   const told = document.getElementById('told');
   const picture = document.getElementById('picture');
@@ -40,6 +41,34 @@ test('the key brings back what was looked at last', async () => {
   mended.turn();
   equal(picture.getAttribute('href').includes('reach=all'), true);
   equal(document.querySelector('[data-mends=all]').getAttribute('aria-pressed'), 'true');
+});
+
+const pressed = () => [...document.querySelectorAll('[data-mends-one][aria-pressed=true]')].map((one) => one.textContent);
+
+test('numbers carry out one more and one less, from what is shown', async () => {
+  answering({});
+  const { picture, told, mended } = page();
+  await mended.show('first');
+  equal(pressed().join(), '1,2,3');
+  document.querySelector('[data-mends-one="4"]').click();
+  document.querySelector('[data-mends-one="2"]').click();
+  equal(picture.getAttribute('href'), '/m/7/mended.png?reach=1,3,4&height=1200');
+  equal(pressed().join(), '1,3,4');
+  equal(document.querySelector('[data-mends=first]').getAttribute('aria-pressed'), 'false');
+  for (const number of [1, 3, 4]) document.querySelector(`[data-mends-one="${number}"]`).click();
+  equal(told.hidden, true);
+  equal(pressed().length, 0);
+});
+
+test('a number alone shows that change alone, and the key brings it back', async () => {
+  answering({});
+  const { picture, mended } = page();
+  mended.choose('4');
+  equal(picture.getAttribute('href'), '/m/7/mended.png?reach=4&height=1200');
+  mended.turn();
+  equal(picture.hasAttribute('hidden'), true);
+  mended.turn();
+  equal(pressed().join(), '4');
 });
 
 test('an answer that comes too late says nothing of another', async () => {

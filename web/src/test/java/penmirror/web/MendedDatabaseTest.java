@@ -95,7 +95,38 @@ class MendedDatabaseTest extends DatabaseTest {
       }
       assertThat(names).contains("data/yours.png", "data/mended.png");
     }
-    mvc.perform(get(address(redraw, "/mended.png?reach=some"))).andExpect(status().isBadRequest());
+    for (String wrong : new String[] {"some", "0", "1,", "1,,2", "100"}) {
+      mvc.perform(get(address(redraw, "/mended.png?reach=" + wrong)))
+          .andExpect(status().isBadRequest());
+    }
+  }
+
+  /** The one that moves the eyes, by its number alone, wins; one that is not there does nothing. */
+  @Test
+  void oneFixAloneCanBeCarriedOut() throws Exception {
+    long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    Matcher eyes =
+        Pattern.compile("data-fix=\"(\\d+)\" data-key=\"eye-height")
+            .matcher(text(address(redraw, "")));
+    assertThat(eyes.find()).isTrue();
+    int all = pointsOf(redraw, "all");
+    int alone = pointsOf(redraw, eyes.group(1));
+    int none = pointsOf(redraw, "99");
+    assertThat(alone).isGreaterThan(none);
+    assertThat(all).isGreaterThanOrEqualTo(alone);
+    assertThat(differing(picture(redraw, "99"), picture(redraw, eyes.group(1)))).isGreaterThan(500);
+  }
+
+  private Picture picture(long redraw, String reach) throws Exception {
+    return new PictureReader().open(bytes(address(redraw, "/mended.png?reach=" + reach))).picture();
+  }
+
+  private int pointsOf(long redraw, String reach) throws Exception {
+    Matcher told =
+        Pattern.compile("mended (\\d+)")
+            .matcher(text(address(redraw, "/mended.json?reach=" + reach)));
+    assertThat(told.find()).isTrue();
+    return Integer.parseInt(told.group(1));
   }
 
   private void say(long redraw, String what, String... parameters) throws Exception {

@@ -31,6 +31,11 @@ public record EncodedSrgb(double red, double green, double blue) {
     return fromRgb(Integer.parseInt(digits, 16));
   }
 
+  /** 0xRRGGBB, each channel rounded to 8 bits. */
+  public int rgb() {
+    return to8Bit(red) << 16 | to8Bit(green) << 8 | to8Bit(blue);
+  }
+
   /** Seven characters, upper case, such as #F0CBA6, each channel rounded to 8 bits. */
   public String hex() {
     return "#"

@@ -315,7 +315,10 @@ public final class Measure {
     return views;
   }
 
-  /** The landmarks it is read from, of both sides; empty for a measure from pixels. */
+  /**
+   * The landmarks it is read from, of both sides. Of measures from pixels only those have any that
+   * are read between points, such as across a limb.
+   */
   public List<Landmark> needs() {
     List<Landmark> all = new ArrayList<>(needs);
     for (Side side : Side.values()) {

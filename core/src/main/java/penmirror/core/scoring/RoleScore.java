@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Tones;
 import penmirror.core.measure.Measure;
@@ -60,6 +61,36 @@ public record RoleScore(RoleTones tones, OkLab wanted, List<Miss> misses) {
                               : List.of())));
     }
     return scores;
+  }
+
+  /** The two readings by which a step is judged: of this role, and of the whole figure. */
+  public List<Measure> readings(Step step) {
+    RoleMeasures.Steps steps = RoleMeasures.of(tones.role());
+    return switch (step) {
+      case DEPTH -> List.of(steps.lightness(), ShadeMeasures.LIGHTNESS_STEP);
+      case STRENGTH -> List.of(steps.chroma(), ShadeMeasures.CHROMA_RATIO);
+      case TURN -> List.of(steps.hue(), ShadeMeasures.HUE_TURN);
+    };
+  }
+
+  /**
+   * Its shadow with some steps as the works lay them and the others as they are laid; empty where
+   * it has none.
+   */
+  public Optional<OkLab> shadowWith(Set<Step> mended) {
+    OkLab base = tones.tones().base();
+    ShadeLaw aim = ShadeLaw.between(base, wanted);
+    return tones
+        .tones()
+        .shadow()
+        .map(shadow -> ShadeLaw.between(base, shadow))
+        .map(
+            own ->
+                new ShadeLaw(
+                        (mended.contains(Step.DEPTH) ? aim : own).lightnessStep(),
+                        (mended.contains(Step.STRENGTH) ? aim : own).chromaRatio(),
+                        (mended.contains(Step.TURN) ? aim : own).towardCoolDegrees())
+                    .shadowOf(base));
   }
 
   /** Whether more than the depth of its shadow was asked. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Role;
@@ -73,6 +74,22 @@ class RoleScoreTest {
         .extracting(RoleScore.Miss::step)
         .contains(RoleScore.Step.DEPTH, RoleScore.Step.STRENGTH);
     assertThat(RoleWords.miss(score)).startsWith("Shadow ").contains("faint").contains("grey");
+  }
+
+  /** One step alone goes to theirs; the others stay as they are laid. */
+  @Test
+  void someStepsOfAShadowAreMendedAndTheOthersStay() {
+    OkLab dull = new OkLab(0.74, 0.035, 0.047);
+    RoleScore score = score(Role.SKIN, LIGHT, Optional.of(dull));
+    OkLab deep = score.shadowWith(Set.of(RoleScore.Step.DEPTH)).orElseThrow();
+    assertThat(deep.lightness()).isCloseTo(0.6, offset(1e-9));
+    assertThat(deep.chroma()).isCloseTo(dull.chroma(), offset(1e-9));
+    OkLab all = score.shadowWith(Set.of(RoleScore.Step.values())).orElseThrow();
+    assertThat(all.distanceTo(score.wanted())).isLessThan(1e-9);
+    assertThat(score.shadowWith(Set.of()).orElseThrow().distanceTo(dull)).isLessThan(0.005);
+    assertThat(score(Role.SKIN, LIGHT, Optional.empty()).shadowWith(Set.of())).isEmpty();
+    assertThat(score.readings(RoleScore.Step.TURN))
+        .containsExactly(RoleMeasures.SKIN.hue(), ShadeMeasures.HUE_TURN);
   }
 
   /** Nearly grey hair has no hue to be judged by: only how deep its shadow is counts. */

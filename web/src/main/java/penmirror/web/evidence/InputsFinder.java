@@ -7,7 +7,7 @@ import penmirror.web.studies.Work;
 
 /** What the readings of a work are made from, as it is marked and mended now. */
 @Component
-class InputsFinder {
+public class InputsFinder {
   private final MarkingStore markings;
   private final FigureEditStore strokes;
   private final SightStore sights;
@@ -18,7 +18,7 @@ class InputsFinder {
     this.strokes = strokes;
   }
 
-  ReadingInputs of(Work work) {
+  public ReadingInputs of(Work work) {
     MarkingStore.Marking marking = markings.newest(work.id(), work.view());
     // Points that are sure at first sight are read by; confirmed as they lie, nothing is read anew.
     Marks marks =

@@ -3,9 +3,11 @@ package penmirror.web.mirror;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import penmirror.core.coverage.PartFrame;
-import penmirror.core.figure.Marks;
+import penmirror.core.measure.Evidence;
 import penmirror.core.scoring.Fix;
+import penmirror.core.style.Rule;
 import penmirror.web.studies.Work;
 
 /**
@@ -18,12 +20,12 @@ record Closeup(int number, String theirs, String yours) {
 
   /** Of the first changes, as far as both pictures are marked there. */
   static List<Closeup> of(
-      Work source, Marks sourceMarks, Work redraw, Marks redrawMarks, List<Fix> fixes) {
+      Work source, Evidence sourceEvidence, Work redraw, Evidence redrawEvidence, List<Fix> fixes) {
     List<Closeup> near = new ArrayList<>();
     for (int i = 0; i < Math.min(Mending.FIRST, fixes.size()); i++) {
       Fix fix = fixes.get(i);
-      Optional<String> theirs = frame(fix, sourceMarks, source);
-      Optional<String> yours = frame(fix, redrawMarks, redraw);
+      Optional<String> theirs = frame(fix, sourceEvidence, source);
+      Optional<String> yours = frame(fix, redrawEvidence, redraw);
       if (theirs.isPresent() && yours.isPresent()) {
         near.add(new Closeup(i + 1, theirs.get(), yours.get()));
       }
@@ -31,12 +33,12 @@ record Closeup(int number, String theirs, String yours) {
     return near;
   }
 
-  /** Round the points of the first reading of it that has some there. */
-  private static Optional<String> frame(Fix fix, Marks marks, Work work) {
-    return fix.act().readings().stream()
+  /** What shows the reading that is farthest off, or the first of the act that can be shown. */
+  private static Optional<String> frame(Fix fix, Evidence evidence, Work work) {
+    return Stream.concat(fix.rules().stream().map(Rule::measure), fix.act().readings().stream())
         .flatMap(
             measure ->
-                PartFrame.of(measure, marks, work.widthPixels(), work.heightPixels()).stream())
+                PartFrame.of(measure, evidence, work.widthPixels(), work.heightPixels()).stream())
         .map(PartFrame::viewBox)
         .findFirst();
   }

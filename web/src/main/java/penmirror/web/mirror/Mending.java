@@ -1,5 +1,7 @@
 package penmirror.web.mirror;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -9,19 +11,28 @@ import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.colour.Tones;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.OpenRasterWriter;
 import penmirror.core.drawing.Scene;
+import penmirror.core.file.PictureReader;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.UnusablePictureException;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.planning.CarriedFigure;
 import penmirror.core.planning.Ghost;
+import penmirror.core.planning.Retoned;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.ReadingInputs;
 import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.RoleScore;
 import penmirror.core.scoring.Score;
 import penmirror.core.words.Wording;
+import penmirror.web.evidence.InputsFinder;
+import penmirror.web.evidence.OriginFinder;
 import penmirror.web.layout.RefusedException;
+import penmirror.web.layout.Texts;
 import penmirror.web.opening.PictureOpener;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
@@ -29,7 +40,10 @@ import penmirror.web.studies.PictureStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
-/** A redraw with its fixes carried out, as far as they move something: lines and tones stay. */
+/**
+ * A redraw with its fixes carried out, as far as they move something or lay a shadow otherwise:
+ * lines stay.
+ */
 @Component
 class Mending {
   /** The changes that stand over the picture. */
@@ -39,18 +53,58 @@ class Mending {
   private final PictureStore pictures;
   private final PictureOpener opener;
   private final Fixing fixing;
+  private final OriginFinder origins;
+  private final InputsFinder inputs;
 
-  Mending(SheetMaker sheets, PictureStore pictures, PictureOpener opener, Fixing fixing) {
+  Mending(
+      SheetMaker sheets,
+      PictureStore pictures,
+      PictureOpener opener,
+      Fixing fixing,
+      OriginFinder origins,
+      InputsFinder inputs) {
     this.fixing = fixing;
+    this.origins = origins;
+    this.inputs = inputs;
     this.sheets = sheets;
     this.pictures = pictures;
     this.opener = opener;
   }
 
-  /** How many of the fixes are carried out. */
-  enum Reach {
-    FIRST,
-    ALL
+  /**
+   * Which of the fixes are carried out.
+   *
+   * @param numbers as they stand on the page, from 1
+   */
+  record Reach(Set<Integer> numbers) {
+    /** No page tells more. */
+    private static final int MOST = 99;
+
+    /**
+     * @param word {@code first}, {@code all}, or numbers with commas between them
+     * @throws RefusedException when it is none of them
+     */
+    static Reach of(String word) {
+      return switch (word) {
+        case "first" -> upTo(FIRST);
+        case "all" -> upTo(MOST);
+        default -> {
+          if (!word.matches("[1-9]\\d?(,[1-9]\\d?)*")) {
+            throw new RefusedException("fault.form.word", Texts.cut(word, 40));
+          }
+          yield new Reach(
+              Arrays.stream(word.split(",")).map(Integer::valueOf).collect(Collectors.toSet()));
+        }
+      };
+    }
+
+    private static Reach upTo(int last) {
+      return new Reach(IntStream.rangeClosed(1, last).boxed().collect(Collectors.toSet()));
+    }
+
+    boolean holds(int number) {
+      return numbers.contains(number);
+    }
   }
 
   /**
@@ -59,26 +113,43 @@ class Mending {
    */
   record Told(String words, String left) {}
 
-  /** Whether any of the fixes moves something. */
+  /** Whether any of the fixes moves something or lays a shadow otherwise. */
   static boolean canMend(Loaded loaded, Work redraw, Score score) {
     return loaded.evidence(redraw).marks().headFrame().isPresent()
-        && Verdict.told(score).stream().anyMatch(fix -> !fix.steps().isEmpty());
+        && Verdict.told(score).stream()
+            .anyMatch(fix -> !fix.steps().isEmpty() || retones(score, fix));
   }
 
   Told told(Study study, Work redraw, Reach reach) {
     Loaded loaded = sheets.load(study);
     Score score = fixing.score(study, loaded, redraw);
     CarriedFigure figure = carried(loaded, redraw, score, reach);
-    Score mended = loaded.score(redraw, figure.targets());
-    List<Fix> asked = chosen(Verdict.told(score), reach);
+    Score mended = loaded.score(redraw, mended(loaded, redraw, figure, shadows(score, reach)));
+    List<Fix> told = Verdict.told(score);
     String left =
-        IntStream.range(0, asked.size())
-            .filter(i -> !isMoved(figure, asked.get(i)))
-            .mapToObj(i -> Integer.toString(i + 1))
+        IntStream.rangeClosed(1, told.size())
+            .filter(reach::holds)
+            .filter(number -> !isMoved(figure, told.get(number - 1)))
+            .filter(number -> !retones(score, told.get(number - 1)))
+            .mapToObj(Integer::toString)
             .collect(Collectors.joining(", "));
     return new Told(
         Wording.text("mended.by.rules", points(score), points(mended)),
         left.isEmpty() ? "" : Wording.text("mended.left", left));
+  }
+
+  /** Its points where they go; its tones read anew from the picture as it is laid then. */
+  private Evidence mended(
+      Loaded loaded, Work redraw, CarriedFigure figure, List<Retoned.Shadow> shadows) {
+    Evidence drawn = loaded.evidence(redraw);
+    if (shadows.isEmpty()) {
+      return drawn.withMarks(figure.targets());
+    }
+    ReadingInputs by = inputs.of(redraw);
+    return new Evidence(
+        figure.targets(),
+        Optional.of(by.look(retoned(redraw, shadows), step -> {}).readings()),
+        drawn.markingError());
   }
 
   private static String points(Score score) {
@@ -88,7 +159,7 @@ class Mending {
   /** Both at full size, the mended one over the drawing, to correct over. */
   byte[] underlay(Study study, Work redraw, Reach reach) {
     byte[] mended = picture(study, redraw, reach, redraw.heightPixels());
-    byte[] own = opened(redraw, picture -> PngWriter.write(picture.toImage(), Optional.empty()));
+    byte[] own = PngWriter.write(retoned(redraw, List.of()).toImage(), Optional.empty());
     return OpenRasterWriter.write(
         new Scene(
             redraw.widthPixels(),
@@ -115,24 +186,53 @@ class Mending {
     if (loaded.evidence(redraw).marks().headFrame().isEmpty()) {
       throw new RefusedException("mirror.mended.none");
     }
-    CarriedFigure figure = carried(loaded, redraw, fixing.score(study, loaded, redraw), reach);
-    return opened(
-        redraw,
-        picture ->
-            PngWriter.write(
-                Ghost.of(figure, redraw.widthPixels(), redraw.heightPixels())
-                    .drawn(picture, redraw.heightPixels(), heightPixels),
-                Optional.empty()));
+    Score score = fixing.score(study, loaded, redraw);
+    CarriedFigure figure = carried(loaded, redraw, score, reach);
+    return PngWriter.write(
+        Ghost.of(figure, redraw.widthPixels(), redraw.heightPixels())
+            .drawn(retoned(redraw, shadows(score, reach)), redraw.heightPixels(), heightPixels),
+        Optional.empty());
   }
 
-  private interface Seen {
-    byte[] of(Picture picture);
+  /** The shadows that the chosen fixes lay otherwise. */
+  private static List<Retoned.Shadow> shadows(Score score, Reach reach) {
+    List<Fix> chosen = chosen(Verdict.told(score), reach);
+    List<Retoned.Shadow> shadows = new ArrayList<>();
+    for (RoleScore role : score.roles()) {
+      Set<RoleScore.Step> steps =
+          role.misses().stream()
+              .map(RoleScore.Miss::step)
+              .filter(step -> chosen.stream().anyMatch(fix -> isAbout(fix, role, step)))
+              .collect(Collectors.toSet());
+      if (!steps.isEmpty()) {
+        Tones tones = role.tones().tones();
+        shadows.add(
+            new Retoned.Shadow(
+                role.tones().role(),
+                tones.base(),
+                tones.shadow().orElseThrow(),
+                role.shadowWith(steps).orElseThrow()));
+      }
+    }
+    return shadows;
   }
 
-  private byte[] opened(Work redraw, Seen how) {
+  private static boolean retones(Score score, Fix fix) {
+    return score.roles().stream()
+        .anyMatch(role -> role.misses().stream().anyMatch(miss -> isAbout(fix, role, miss.step())));
+  }
+
+  private static boolean isAbout(Fix fix, RoleScore role, RoleScore.Step step) {
+    return role.readings(step).stream().anyMatch(fix.act().readings()::contains);
+  }
+
+  private Picture retoned(Work redraw, List<Retoned.Shadow> shadows) {
     try {
-      return opener.open(
-          pictures.file(redraw.pictureSha256()).bytes(), opened -> how.of(opened.picture()));
+      if (shadows.isEmpty()) {
+        return opener.open(
+            pictures.file(redraw.pictureSha256()).bytes(), PictureReader.Opened::picture);
+      }
+      return Retoned.of(origins.of(redraw).orElseThrow(), shadows);
     } catch (UnusablePictureException e) {
       throw new RefusedException("plan.ghost.unusable", String.valueOf(e.getMessage()));
     }
@@ -149,7 +249,10 @@ class Mending {
   }
 
   private static List<Fix> chosen(List<Fix> fixes, Reach reach) {
-    return reach == Reach.ALL ? fixes : fixes.subList(0, Math.min(FIRST, fixes.size()));
+    return IntStream.range(0, fixes.size())
+        .filter(i -> reach.holds(i + 1))
+        .mapToObj(fixes::get)
+        .toList();
   }
 
   private static boolean isOf(Measure measure, Set<Act> acts) {

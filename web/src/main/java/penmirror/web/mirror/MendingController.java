@@ -1,6 +1,5 @@
 package penmirror.web.mirror;
 
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -12,7 +11,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import penmirror.web.layout.Choice;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
@@ -32,7 +30,7 @@ class MendingController {
   @ResponseBody
   Mending.Told mendedTold(
       Study study, Work redraw, @RequestParam(defaultValue = "first") String reach) {
-    return mending.told(study, redraw, reach(reach));
+    return mending.told(study, redraw, Mending.Reach.of(reach));
   }
 
   /**
@@ -45,7 +43,7 @@ class MendingController {
       @RequestParam(defaultValue = "first") String reach,
       @RequestParam Optional<Integer> height) {
     int pixels = Math.max(1, Math.min(redraw.heightPixels(), height.orElse(redraw.heightPixels())));
-    byte[] png = mending.picture(study, redraw, reach(reach), pixels);
+    byte[] png = mending.picture(study, redraw, Mending.Reach.of(reach), pixels);
     ResponseEntity.BodyBuilder answer =
         ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache());
     return (height.isPresent() ? answer : answer.headers(taken(redraw, "png"))).body(png);
@@ -58,7 +56,7 @@ class MendingController {
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("image/openraster"))
         .headers(taken(redraw, "ora"))
-        .body(mending.underlay(study, redraw, reach(reach)));
+        .body(mending.underlay(study, redraw, Mending.Reach.of(reach)));
   }
 
   /** One fix is done, or not yet. */
@@ -80,10 +78,6 @@ class MendingController {
   String aim(Study study, Work redraw, @RequestParam String act, @RequestParam boolean is) {
     fixing.aim(study, act, is);
     return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
-  }
-
-  private static Mending.Reach reach(String word) {
-    return Choice.of(Mending.Reach.class, word.toUpperCase(Locale.ROOT));
   }
 
   private static HttpHeaders taken(Work redraw, String ending) {

@@ -115,9 +115,9 @@ class MirrorController {
                   work.role() == Work.Role.SOURCE
                       ? Closeup.of(
                           work,
-                          loaded.evidence(work).marks(),
+                          loaded.evidence(work),
                           redraw,
-                          loaded.evidence(redraw).marks(),
+                          loaded.evidence(redraw),
                           Verdict.told(score))
                       : List.of());
               model.addAttribute(

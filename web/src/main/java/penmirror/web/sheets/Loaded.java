@@ -263,9 +263,9 @@ public final class Loaded {
   private record Held(
       Evidence drawn, Asked asked, Map<String, Boolean> answers, Set<String> onPurpose) {}
 
-  /** The same with its landmarks elsewhere; lines and tones as they were read. */
-  public Score score(Work redraw, Marks moved) {
-    return judged(redraw, evidence(redraw).withMarks(moved), Set.of());
+  /** What it would score if something else were known of it. */
+  public Score score(Work redraw, Evidence otherwise) {
+    return judged(redraw, otherwise, Set.of());
   }
 
   private Score judged(Work redraw, Evidence by, Set<String> onPurpose) {

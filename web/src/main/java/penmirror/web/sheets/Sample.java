@@ -30,8 +30,7 @@ public record Sample(Work work, String view) {
   }
 
   private static Optional<Sample> of(Loaded loaded, Measure measure, Work work) {
-    return PartFrame.of(
-            measure, loaded.evidence(work).marks(), work.widthPixels(), work.heightPixels())
+    return PartFrame.of(measure, loaded.evidence(work), work.widthPixels(), work.heightPixels())
         .map(frame -> new Sample(work, frame.viewBox()));
   }
 }

@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.measure.Evidence;
 import penmirror.core.scoring.Fix;
 import penmirror.web.studies.Work;
 
@@ -25,7 +28,21 @@ class CloseupTest {
   }
 
   private static List<Closeup> near(Marks source, List<Fix> fixes) {
-    return Closeup.of(PICTURE, source, PICTURE, Canon.realistic(), fixes);
+    return Closeup.of(PICTURE, known(source), PICTURE, known(Canon.realistic()), fixes);
+  }
+
+  private static Evidence known(Marks marks) {
+    return new Evidence(marks, Optional.empty());
+  }
+
+  /** A line is seen at the cheek, much nearer to than the head. */
+  @Test
+  void aLineIsShownAtTheCheek() {
+    List<Closeup> near = near(Canon.realistic(), fixes("line-weight", "eye-height"));
+    double head = Canon.realistic().headFrame().orElseThrow().headPixels();
+    assertThat(bottom(near.get(0)) - top(near.get(0))).isLessThan(0.4 * head);
+    double cheek = Canon.realistic().require(Landmark.CHEEK_L).y();
+    assertThat(cheek).isBetween(top(near.get(0)), bottom(near.get(0)));
   }
 
   @Test

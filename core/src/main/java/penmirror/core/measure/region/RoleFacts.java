@@ -53,6 +53,11 @@ public final class RoleFacts {
     this.figure = figure;
   }
 
+  /** What a part of the figure is painted as; empty for features and for what is no part. */
+  public static Optional<Role> roleOf(Part part) {
+    return Optional.ofNullable(ROLES.get(part));
+  }
+
   /**
    * @param parts where skin, hair and clothes are; empty where no face was found
    * @return in the order of the roles; a role that cannot be told is absent

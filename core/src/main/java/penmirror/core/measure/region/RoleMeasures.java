@@ -24,7 +24,7 @@ public final class RoleMeasures {
    * @param hue of the shadow against the light, toward blue and violet positive
    */
   public record Steps(Measure lightness, Measure chroma, Measure hue) {
-    List<Measure> all() {
+    public List<Measure> all() {
       return List.of(lightness, chroma, hue);
     }
   }
