@@ -129,6 +129,25 @@ class MendedDatabaseTest extends DatabaseTest {
     return Integer.parseInt(told.group(1));
   }
 
+  /** What the two are brought together by is chosen, and goes along to another work. */
+  @Test
+  void theTwoAreLaidOnEachOtherByTheEyes() throws Exception {
+    long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    String all = text(address(redraw, ""));
+    assertThat(all).contains("Matched on the landmarks", "by=EYES");
+    String eyes = text(address(redraw, "?by=EYES"));
+    assertThat(eyes).contains("Matched on the eyes", "name=\"by\" value=\"EYES\"");
+    assertThat(matrix(eyes)).isNotEqualTo(matrix(all));
+    assertThat(text(address(redraw, "?by=HEAD"))).contains("Matched on crown and chin");
+    mvc.perform(get(address(redraw, "?by=NOSE"))).andExpect(status().isBadRequest());
+  }
+
+  private static String matrix(String page) {
+    Matcher matrix = Pattern.compile("matrix\\([^)]*\\)").matcher(page);
+    assertThat(matrix.find()).isTrue();
+    return matrix.group();
+  }
+
   private void say(long redraw, String what, String... parameters) throws Exception {
     MockHttpServletRequestBuilder request = post(address(redraw, what)).with(csrf());
     for (int i = 0; i < parameters.length; i += 2) {

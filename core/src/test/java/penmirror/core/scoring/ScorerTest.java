@@ -365,6 +365,29 @@ class ScorerTest {
     assertThat(off.residuals().get(0).landmark()).isEqualTo(Landmark.NOSE_BASE);
   }
 
+  /**
+   * Eyes moved up as one: by the eyes they lie on each other, and the rest of the face lies off.
+   */
+  @Test
+  void byTheEyesTheRestOfTheFaceLiesOff() {
+    LandmarkAlignment byEyes =
+        LandmarkAlignment.of(Canon.realistic(), eyesUp(20), LandmarkAlignment.By.EYES)
+            .orElseThrow();
+    assertThat(byEyes.redrawToSource().scale()).isCloseTo(1, offset(1e-9));
+    double head = Canon.realistic().headFrame().orElseThrow().headPixels();
+    for (LandmarkAlignment.Residual residual : byEyes.residuals()) {
+      boolean isEye =
+          LEFT_EYE.contains(residual.landmark()) || RIGHT_EYE.contains(residual.landmark());
+      assertThat(residual.heads())
+          .as(residual.landmark().key())
+          .isCloseTo(isEye ? 0 : 20 / head, offset(1e-9));
+    }
+    assertThat(
+            LandmarkAlignment.of(
+                Canon.realistic(), Marks.none(View.FRONT), LandmarkAlignment.By.HEAD))
+        .isEmpty();
+  }
+
   private static Marks eyesUp(double pixels) {
     return Canon.realistic()
         .moved(LEFT_EYE, p -> p.plus(new Point(0, -pixels)))

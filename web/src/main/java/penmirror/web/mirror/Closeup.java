@@ -18,11 +18,15 @@ import penmirror.web.studies.Work;
  */
 record Closeup(int number, String theirs, String yours) {
 
-  /** Of the first changes, as far as both pictures are marked there. */
+  /**
+   * Of the first changes, as far as both pictures are marked there; none beside an own drawing,
+   * which shows no rule.
+   */
   static List<Closeup> of(
       Work source, Evidence sourceEvidence, Work redraw, Evidence redrawEvidence, List<Fix> fixes) {
     List<Closeup> near = new ArrayList<>();
-    for (int i = 0; i < Math.min(Mending.FIRST, fixes.size()); i++) {
+    int shown = source.role() == Work.Role.SOURCE ? Mending.FIRST : 0;
+    for (int i = 0; i < Math.min(shown, fixes.size()); i++) {
       Fix fix = fixes.get(i);
       Optional<String> theirs = frame(fix, sourceEvidence, source);
       Optional<String> yours = frame(fix, redrawEvidence, redraw);

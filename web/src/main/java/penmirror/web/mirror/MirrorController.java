@@ -16,8 +16,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mood;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.scoring.AttemptStage;
+import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.LandmarkAlignment;
 import penmirror.core.scoring.Score;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.ActWords;
@@ -72,7 +75,12 @@ class MirrorController {
   }
 
   @GetMapping("/studies/{studyId}/mirror/{workId}")
-  String page(Study study, Work redraw, @RequestParam Optional<Long> source, Model model) {
+  String page(
+      Study study,
+      Work redraw,
+      @RequestParam Optional<Long> source,
+      @RequestParam(defaultValue = "ALL") String by,
+      Model model) {
     Loaded loaded = sheets.load(study);
     StyleSheet sheet = loaded.sheetAsked(redraw);
     Score score = fixing.score(study, loaded, redraw);
@@ -105,29 +113,19 @@ class MirrorController {
     model.addAttribute("layers", Layer.values());
     model.addAttribute("redrawHead", loaded.headPixels(redraw).orElse(null));
     model.addAttribute("told", comparing.told(study, loaded, redraw));
+    model.addAttribute("ways", LandmarkAlignment.By.values());
+    LandmarkAlignment.By asked = Choice.of(LandmarkAlignment.By.class, by);
+    Evidence own = loaded.evidence(redraw);
+    List<Fix> fixes = Verdict.told(score);
     Overlay.source(loaded, redraw, source)
         .ifPresent(
             work -> {
+              Evidence theirs = loaded.evidence(work);
               model.addAttribute("source", work);
               model.addAttribute("sourceHead", loaded.headPixels(work).orElse(null));
+              model.addAttribute("closeups", Closeup.of(work, theirs, redraw, own, fixes));
               model.addAttribute(
-                  "closeups",
-                  work.role() == Work.Role.SOURCE
-                      ? Closeup.of(
-                          work,
-                          loaded.evidence(work),
-                          redraw,
-                          loaded.evidence(redraw),
-                          Verdict.told(score))
-                      : List.of());
-              model.addAttribute(
-                  "overlay",
-                  Overlay.of(
-                      work,
-                      loaded.evidence(work).marks(),
-                      redraw,
-                      loaded.evidence(redraw).marks(),
-                      Verdict.told(score)));
+                  "overlay", Overlay.of(work, theirs.marks(), redraw, own.marks(), fixes, asked));
             });
     return "mirror/page";
   }

@@ -24,7 +24,7 @@ import penmirror.web.studies.Work;
  *
  * @param matrix the redraw's transform, as SVG writes it
  * @param foldX where the fold stands at first: the axis of the source's head
- * @param aligned whether landmarks brought them together; otherwise they are scaled to one height
+ * @param by which landmarks brought them together; empty where they are scaled to one height
  * @param off points that lie elsewhere than on the source, the farthest first
  * @param unit a length that looks alike on pictures of any size, for marks
  */
@@ -33,7 +33,7 @@ record Overlay(
     int heightPixels,
     String matrix,
     String foldX,
-    boolean aligned,
+    Optional<LandmarkAlignment.By> by,
     String turned,
     String unit,
     List<Dot> dots,
@@ -90,9 +90,19 @@ record Overlay(
         .or(() -> sources.stream().findFirst());
   }
 
+  /**
+   * @param asked by which landmarks; where one of the two has none of them, by all
+   */
   static Overlay of(
-      Work source, Marks sourceMarks, Work redraw, Marks redrawMarks, List<Fix> fixes) {
-    Optional<LandmarkAlignment> alignment = LandmarkAlignment.of(sourceMarks, redrawMarks);
+      Work source,
+      Marks sourceMarks,
+      Work redraw,
+      Marks redrawMarks,
+      List<Fix> fixes,
+      LandmarkAlignment.By asked) {
+    Optional<LandmarkAlignment> some = LandmarkAlignment.of(sourceMarks, redrawMarks, asked);
+    Optional<LandmarkAlignment> alignment =
+        some.or(() -> LandmarkAlignment.of(sourceMarks, redrawMarks));
     double scale = source.heightPixels() / (double) redraw.heightPixels();
     Similarity transform =
         alignment.map(LandmarkAlignment::redrawToSource).orElse(new Similarity(scale, 0, 0, 0));
@@ -126,7 +136,7 @@ record Overlay(
                 .headFrame()
                 .map(frame -> frame.crown().midpointTo(frame.chin()).x())
                 .orElse(source.widthPixels() / 2.0)),
-        alignment.isPresent(),
+        alignment.map(found -> some.isPresent() ? asked : LandmarkAlignment.By.ALL),
         SvgNumber.of(Math.abs(transform.turnDegrees())),
         SvgNumber.of(unit),
         dots(redrawMarks, transform),

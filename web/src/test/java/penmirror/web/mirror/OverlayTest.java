@@ -13,6 +13,7 @@ import penmirror.core.file.PictureReader.Profile;
 import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.scoring.Fix;
+import penmirror.core.scoring.LandmarkAlignment.By;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
@@ -27,12 +28,13 @@ class OverlayTest {
 
   @Test
   void aPictureOverItselfLiesWhereItIs() {
-    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), SOURCE, List.of());
+    Overlay overlay =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), SOURCE, List.of(), By.ALL);
     double[] matrix = matrix(overlay);
     assertThat(matrix[0]).isCloseTo(1, offset(1e-6));
     assertThat(matrix[1]).isCloseTo(0, offset(1e-6));
     assertThat(matrix[4]).isCloseTo(0, offset(1e-3));
-    assertThat(overlay.aligned()).isTrue();
+    assertThat(overlay.by()).contains(By.ALL);
     assertThat(overlay.turned()).isEqualTo("0.0");
     assertThat(overlay.off()).isEmpty();
   }
@@ -42,7 +44,8 @@ class OverlayTest {
   void aSmallerCopyIsScaledAndMovedOntoTheSource() {
     Marks half =
         SOURCE.moved(SOURCE.landmarks().keySet(), p -> p.times(0.5).plus(new Point(40, -12)));
-    double[] matrix = matrix(Overlay.of(work(1400, 1980), SOURCE, work(620, 880), half, List.of()));
+    double[] matrix =
+        matrix(Overlay.of(work(1400, 1980), SOURCE, work(620, 880), half, List.of(), By.ALL));
     assertThat(matrix[0]).isCloseTo(2, offset(1e-6));
     assertThat(matrix[3]).isCloseTo(2, offset(1e-6));
     assertThat(matrix[4]).isCloseTo(-80, offset(1e-3));
@@ -54,17 +57,48 @@ class OverlayTest {
   void whatLiesElsewhereIsNamedFarthestFirst() {
     double head = SOURCE.headFrame().orElseThrow().headPixels();
     Marks low = SOURCE.moved(List.of(Landmark.CHIN), p -> p.plus(new Point(0, 0.1 * head)));
-    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), low, List.of());
+    Overlay overlay =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), low, List.of(), By.ALL);
     assertThat(overlay.off()).hasSize(1);
     assertThat(overlay.off().get(0).landmark()).isEqualTo("chin");
     assertThat(Integer.parseInt(overlay.off().get(0).percent())).isBetween(9, 10);
   }
 
+  /**
+   * A face whose mouth sits low and whose head is long: eyes on eyes, the chin is what lies off.
+   */
+  @Test
+  void onTheEyesTheEyesLieOnEachOther() {
+    Marks longFace =
+        SOURCE.moved(
+            List.of(Landmark.CHIN, Landmark.MOUTH_L, Landmark.MOUTH_R, Landmark.NOSE_BASE),
+            p -> p.plus(new Point(0, 60)));
+    Overlay overlay =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), longFace, List.of(), By.EYES);
+    assertThat(matrix(overlay)[0]).isCloseTo(1, offset(1e-6));
+    assertThat(matrix(overlay)[5]).isCloseTo(0, offset(1e-3));
+    assertThat(overlay.by()).contains(By.EYES);
+    assertThat(overlay.off()).extracting(Overlay.Off::landmark).contains("chin", "mouth_l");
+    Overlay head =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), longFace, List.of(), By.HEAD);
+    assertThat(head.off()).extracting(Overlay.Off::landmark).doesNotContain("chin", "crown");
+  }
+
+  /** Without eyes to go by, all points are. */
+  @Test
+  void whatIsNotMarkedIsNotGoneBy() {
+    Marks noEyes = SOURCE.only(List.of(Landmark.CROWN, Landmark.CHIN, Landmark.SOLE));
+    Overlay overlay =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), noEyes, List.of(), By.EYES);
+    assertThat(overlay.by()).contains(By.ALL);
+  }
+
   @Test
   void withoutMarksTheTwoAreBroughtToOneHeight() {
     Overlay overlay =
-        Overlay.of(work(1400, 1980), SOURCE, work(700, 990), Marks.none(View.FRONT), List.of());
-    assertThat(overlay.aligned()).isFalse();
+        Overlay.of(
+            work(1400, 1980), SOURCE, work(700, 990), Marks.none(View.FRONT), List.of(), By.ALL);
+    assertThat(overlay.by()).isEmpty();
     assertThat(matrix(overlay)[0]).isCloseTo(2, offset(1e-6));
     assertThat(overlay.dots()).isEmpty();
   }
@@ -73,7 +107,8 @@ class OverlayTest {
   void theFoldBeginsAtTheHeadsAxis() {
     Point crown = SOURCE.point(Landmark.CROWN).orElseThrow();
     Point chin = SOURCE.point(Landmark.CHIN).orElseThrow();
-    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, List.of());
+    Overlay overlay =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, List.of(), By.ALL);
     assertThat(Double.parseDouble(overlay.foldX()))
         .isCloseTo((crown.x() + chin.x()) / 2, offset(0.06));
   }
@@ -81,7 +116,7 @@ class OverlayTest {
   @Test
   void fixesArePinnedBesideWhatTheyMendAndNoTwoOverlap() {
     List<Fix> fixes = fixes();
-    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, fixes);
+    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, fixes, By.ALL);
     long withMoves = fixes.stream().filter(fix -> !fix.steps().isEmpty()).count();
     assertThat(overlay.pins()).hasSize((int) withMoves);
     double unit = Double.parseDouble(overlay.unit());
@@ -97,7 +132,8 @@ class OverlayTest {
 
   @Test
   void theHeadGridRunsFromTheCrownToTheGround() {
-    Overlay overlay = Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, List.of());
+    Overlay overlay =
+        Overlay.of(work(1400, 1980), SOURCE, work(1400, 1980), REDRAW, List.of(), By.ALL);
     assertThat(overlay.headLevels()).hasSize(5);
     assertThat(Double.parseDouble(overlay.headLevels().get(0)))
         .isCloseTo(SOURCE.point(Landmark.CROWN).orElseThrow().y(), offset(0.06));

@@ -31,8 +31,13 @@ public final class SpotBlacks {
   private static Mask opened(Mask mask, double radius) {
     float[] depth = Distance.toOutside(mask).values();
     boolean[] thin = new boolean[depth.length];
+    boolean isThin = true;
     for (int i = 0; i < depth.length; i++) {
       thin[i] = depth[i] <= radius;
+      isThin &= thin[i];
+    }
+    if (isThin) {
+      return new Mask(mask.width(), mask.height(), new boolean[depth.length]);
     }
     float[] away = Distance.toOutside(new Mask(mask.width(), mask.height(), thin)).values();
     boolean[] opened = new boolean[depth.length];
