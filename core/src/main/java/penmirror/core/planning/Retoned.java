@@ -74,7 +74,16 @@ public final class Retoned {
                 laid[y * width + x] = may.isEmpty() ? rgb : laid(may, rgb);
               }
             });
-    return Picture.of(width, picture.heightPixels(), laid);
+    Picture retoned = Picture.of(width, picture.heightPixels(), laid);
+    return picture.hasTransparency() ? retoned.withCoverage(coverage(picture)) : retoned;
+  }
+
+  private static byte[] coverage(Picture picture) {
+    byte[] coverage = new byte[picture.pixelCount()];
+    for (int i = 0; i < coverage.length; i++) {
+      coverage[i] = (byte) Math.round(255 * picture.coverage(i));
+    }
+    return coverage;
   }
 
   private static int laid(List<Shadow> may, int rgb) {

@@ -96,4 +96,22 @@ class RetonedTruthTest {
     }
     assertThat(changed).isZero();
   }
+
+  /** Where paper shows through, it still does. */
+  @Test
+  void whatIsSeeThroughStaysSo() throws Exception {
+    Picture picture = drawn();
+    byte[] coverage = new byte[picture.pixelCount()];
+    for (int i = 0; i < coverage.length; i++) {
+      coverage[i] = (byte) (i < picture.widthPixels() ? 0 : i % 7 == 0 ? 100 : 255);
+    }
+    Picture through = picture.withCoverage(coverage);
+    Picture retoned = Retoned.of(read(through), List.of());
+    assertThat(retoned.hasTransparency()).isTrue();
+    int changed = 0;
+    for (int i = 0; i < coverage.length; i++) {
+      changed += retoned.coverage(i) == through.coverage(i) ? 0 : 1;
+    }
+    assertThat(changed).isZero();
+  }
 }
