@@ -69,7 +69,14 @@ public final class Acts {
               Feature.ARMS,
               ProportionMeasures.ARMS,
               ProportionMeasures.ARM_HALVES),
-          of("limbs", ActGroup.PROPORTION, Feature.ARMS, LimbMeasures.FOREARM, LimbMeasures.CALF),
+          of(
+              "limbs",
+              ActGroup.PROPORTION,
+              Feature.ARMS,
+              LimbMeasures.FOREARM,
+              LimbMeasures.BARE_FOREARM,
+              LimbMeasures.CALF,
+              LimbMeasures.BARE_CALF),
           of("hands", ActGroup.PROPORTION, Feature.HANDS, ProportionMeasures.HAND),
           of(
               "neck",

@@ -17,7 +17,7 @@ public final class SkinTone {
   private static final double STRONGEST = 2.1;
 
   /** Chroma below which a skin has no hue to tell its tones by. */
-  private static final double COLOURED = 0.03;
+  public static final double COLOURED = 0.03;
 
   private SkinTone() {}
 

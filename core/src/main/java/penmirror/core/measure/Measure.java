@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
@@ -59,9 +60,14 @@ public final class Measure {
   private final String formula;
   private final Scale scale;
   private final Comparison comparison;
+
+  /** Less of the other side's length is no difference that a hand makes by chance. */
+  private static final double SHORTENED = 0.85;
+
   private final Set<View> views;
   private final List<Landmark> needs;
   private final List<Landmark> needsOfASide;
+  private final List<Landmark> needsSeen;
   private final Nature nature;
   private final boolean step;
   private final boolean scored;
@@ -84,6 +90,7 @@ public final class Measure {
     views = Set.copyOf(builder.views);
     needs = List.copyOf(builder.needs);
     needsOfASide = List.copyOf(builder.needsOfASide);
+    needsSeen = List.copyOf(builder.needsSeen);
     nature = builder.nature;
     step = builder.step;
     scored = builder.scored;
@@ -107,19 +114,29 @@ public final class Measure {
    * when a side makes no sense or none is there.
    */
   public static MarksFormula meanOfSides(SideFormula formula, Landmark... left) {
+    return marks -> ofSides(marks, formula, left).average();
+  }
+
+  /**
+   * As {@link #meanOfSides} for lengths, but without a side that looks far shorter than the other:
+   * what comes toward the viewer or bends looks shorter than it is, and never longer.
+   */
+  public static MarksFormula unshortenedOfSides(SideFormula length, Landmark... left) {
     return marks -> {
-      double sum = 0;
-      int count = 0;
-      for (Side side : Side.values()) {
-        if (Arrays.stream(left).allMatch(l -> marks.point(side.of(l)).isPresent())) {
-          sum += formula.value(marks, side);
-          count++;
-        }
-      }
-      return count > 0 && Double.isFinite(sum)
-          ? OptionalDouble.of(sum / count)
-          : OptionalDouble.empty();
+      double longer = ofSides(marks, length, left).max().orElse(0);
+      return ofSides(marks, length, left).filter(one -> one >= SHORTENED * longer).average();
     };
+  }
+
+  private static DoubleStream ofSides(Marks marks, SideFormula formula, Landmark... left) {
+    double[] values =
+        Arrays.stream(Side.values())
+            .filter(side -> Arrays.stream(left).allMatch(l -> marks.point(side.of(l)).isPresent()))
+            .mapToDouble(side -> formula.value(marks, side))
+            .toArray();
+    return Arrays.stream(values).allMatch(Double::isFinite)
+        ? Arrays.stream(values)
+        : DoubleStream.empty();
   }
 
   /** A length in heads; empty without a marked head. */
@@ -132,9 +149,13 @@ public final class Measure {
 
   /** As {@link #meanOfSides}, for a formula that gives pixels, in heads. */
   public static MarksFormula meanOfSidesInHeads(SideFormula pixels, Landmark... left) {
-    MarksFormula mean = meanOfSides(pixels, left);
+    return inHeads(meanOfSides(pixels, left));
+  }
+
+  /** What gives pixels, in heads; empty without a marked head. */
+  public static MarksFormula inHeads(MarksFormula pixels) {
     return marks -> {
-      OptionalDouble length = mean.value(marks);
+      OptionalDouble length = pixels.value(marks);
       return length.isPresent() ? inHeads(marks, length.getAsDouble()) : length;
     };
   }
@@ -153,7 +174,7 @@ public final class Measure {
 
   /** The reading, or why there is none. */
   public MeasureResult read(Evidence evidence) {
-    Marks marks = evidence.marks();
+    Marks marks = heeded(evidence.marks());
     if (!views.contains(marks.view())) {
       return NoReading.because(Reason.NOT_IN_THIS_VIEW);
     }
@@ -233,6 +254,17 @@ public final class Measure {
     return landmarks.stream().anyMatch(marks::isHidden);
   }
 
+  /** The marks with those out of sight that are covered and have to be seen. */
+  private Marks heeded(Marks marks) {
+    Marks heeded = marks;
+    for (Landmark landmark : needsSeen) {
+      if (marks.point(landmark).isPresent() && marks.seen(landmark).isEmpty()) {
+        heeded = heeded.with(landmark, Mark.hidden());
+      }
+    }
+    return heeded;
+  }
+
   private List<Landmark> ofSide(Side side) {
     return needsOfASide.stream().map(side::of).toList();
   }
@@ -241,7 +273,8 @@ public final class Measure {
    * The value from marks alone; empty when points are missing or make no sense, or when this is
    * read from pixels.
    */
-  public OptionalDouble valueOf(Marks marks) {
+  public OptionalDouble valueOf(Marks all) {
+    Marks marks = heeded(all);
     if (marksFormula == null || !missing(marks).isEmpty()) {
       return OptionalDouble.empty();
     }
@@ -408,6 +441,7 @@ public final class Measure {
     private Set<View> views = EnumSet.allOf(View.class);
     private List<Landmark> needs = List.of();
     private List<Landmark> needsOfASide = List.of();
+    private List<Landmark> needsSeen = List.of();
     private Nature nature = Nature.MANNER;
     private boolean step;
     private boolean scored = true;
@@ -462,6 +496,15 @@ public final class Measure {
      */
     public Builder needsOfASide(Landmark... left) {
       needsOfASide = List.of(left);
+      return this;
+    }
+
+    /**
+     * Both of which have to be seen, by the name on the left: one that is covered, such as the tip
+     * of a finger in a fist, says where the form ends and not how long it is.
+     */
+    public Builder needsSeen(Landmark left) {
+      needsSeen = List.of(left, left.mirrored());
       return this;
     }
 

@@ -150,7 +150,7 @@ public final class PixelReader {
     Optional<FigureParts> parts =
         RegionFacts.find(flats, lines, marks.headFrame(), meant, findings);
     List<LimbReader.Across> limbs =
-        LimbReader.find(figure, ink, shade.materials(), marks, findings);
+        LimbReader.find(figure, ink, shade.materials(), flats, parts, marks, findings);
     List<IrisReader.Iris> irises = IrisReader.find(picture, marks, findings);
     List<RoleTones> roles = RoleFacts.find(parts, flats, shade, figure, findings);
     PixelReadings readings =

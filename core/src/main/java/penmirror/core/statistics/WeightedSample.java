@@ -2,6 +2,7 @@ package penmirror.core.statistics;
 
 import java.util.Arrays;
 import java.util.SplittableRandom;
+import java.util.function.DoubleUnaryOperator;
 
 /** Finite values, each with a weight above 0, such as widths with the length they hold for. */
 public final class WeightedSample {
@@ -71,6 +72,15 @@ public final class WeightedSample {
     return total;
   }
 
+  /** The same weights on other values; those that are no number then are left out. */
+  public WeightedSample mapped(DoubleUnaryOperator of) {
+    Builder builder = builder();
+    for (int i = 0; i < values.length; i++) {
+      builder.add(of.applyAsDouble(values[i]), weights[i]);
+    }
+    return builder.build();
+  }
+
   public double median() {
     return quantile(0.5);
   }
@@ -86,6 +96,44 @@ public final class WeightedSample {
       }
     }
     return values.length == 0 ? Double.NaN : values[values.length - 1];
+  }
+
+  /**
+   * Mean of what lies between two shares of the weight, such as 0.1 and 0.9: moved by little
+   * wherever the weight moves, and not by what lies far out.
+   *
+   * @param from in [0, to)
+   * @param to in (from, 1]
+   * @return NaN for no values
+   */
+  public double middleMean(double from, double to) {
+    double sum = 0;
+    double counted = 0;
+    double before = 0;
+    for (int i = 0; i < values.length; i++) {
+      double after = before + weights[i];
+      double inside = Math.min(after, to * total) - Math.max(before, from * total);
+      if (inside > 0) {
+        sum += inside * values[i];
+        counted += inside;
+      }
+      before = after;
+    }
+    return sum / counted;
+  }
+
+  /** Standard error of the weighted mean; 0, for fewer than two, says that it is not known. */
+  public double meanError() {
+    if (values.length < 2) {
+      return 0;
+    }
+    double mean = middleMean(0, 1);
+    double squares = 0;
+    for (int i = 0; i < values.length; i++) {
+      double off = weights[i] * (values[i] - mean);
+      squares += off * off;
+    }
+    return Math.sqrt(Math.max(Bootstrap.ALIKE, squares / (total * total)));
   }
 
   public double medianError() {

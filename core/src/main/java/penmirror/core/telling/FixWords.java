@@ -66,13 +66,13 @@ public final class FixWords {
     RuleScore worst = first.score();
     Rule rule = worst.rule();
     DeskUnit unit = DeskUnit.of(rule.measure(), first);
+    String low = unit.number(rule.low());
+    String high = unit.number(rule.high());
+    String name = Wording.name(rule.measure());
     String band =
-        Wording.text(
-            "fix.band",
-            Wording.name(rule.measure()),
-            unit.number(rule.low()),
-            unit.number(rule.high()),
-            unit.word());
+        low.equals(high)
+            ? Wording.text("fix.band.narrow", name, low, unit.word())
+            : Wording.text("fix.band", name, low, high, unit.word());
     String now =
         worst
             .reading()

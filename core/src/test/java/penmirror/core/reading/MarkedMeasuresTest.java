@@ -248,6 +248,7 @@ class MarkedMeasuresTest {
         List.of(
             ProportionMeasures.STATURE,
             ProportionMeasures.ARMS,
+            ProportionMeasures.HAND,
             ProportionMeasures.CHIN_ANGLE,
             FaceMeasures.EYE_SPACING,
             FaceMeasures.UPPER_THIRD)) {
@@ -270,6 +271,24 @@ class MarkedMeasuresTest {
       // 4000 runs know a spread to about 1 %; the carried error leaves out curvature.
       assertThat(carried).as(measure.key()).isCloseTo(spread, offset(0.06 * spread));
     }
+  }
+
+  @Test
+  void aHandIsAsLongAsItsTipIsSeen() {
+    Marks adult = Canon.realistic();
+    double both = value(ProportionMeasures.HAND, adult);
+    Point wrist = adult.require(Landmark.WRIST_L);
+    Point half = wrist.midpointTo(adult.require(Landmark.FINGERTIP_L));
+    Marks towardUs = adult.with(Landmark.FINGERTIP_L, Mark.placed(half.x(), half.y()));
+    assertThat(value(ProportionMeasures.HAND, towardUs)).isCloseTo(both, offset(1e-9));
+    Marks fist = adult.with(Landmark.FINGERTIP_L, Mark.at(half, Mark.State.ESTIMATED));
+    assertThat(value(ProportionMeasures.HAND, fist)).isCloseTo(both, offset(1e-9));
+    Point other = adult.require(Landmark.WRIST_R).plus(half.minus(wrist));
+    Marks fists = fist.with(Landmark.FINGERTIP_R, Mark.at(other, Mark.State.ESTIMATED));
+    assertThat(noReading(ProportionMeasures.HAND, fists).reason())
+        .isEqualTo(Reason.LANDMARKS_HIDDEN);
+    assertThat(noReading(ProportionMeasures.ARMS, fists).reason())
+        .isEqualTo(Reason.LANDMARKS_HIDDEN);
   }
 
   @Test

@@ -1,6 +1,7 @@
 package penmirror.core.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.util.Random;
@@ -17,6 +18,28 @@ class WeightedSampleTest {
     assertThat(sample.median()).isEqualTo(1);
     assertThat(sample.quantile(0.6)).isEqualTo(2);
     assertThat(sample.quantile(1)).isEqualTo(9);
+  }
+
+  @Test
+  void whatLiesFarOutMovesNoMiddleMean() {
+    WeightedSample sample =
+        WeightedSample.builder().add(1, 2).add(2, 4).add(3, 3).add(1000, 1).build();
+    // Of the ten parts the outer two drop off: (1 + 2·4 + 3·3) / 8.
+    assertThat(sample.middleMean(0.1, 0.9)).isCloseTo(18 / 8.0, within(1e-12));
+    assertThat(sample.middleMean(0, 1)).isCloseTo((2 + 8 + 9 + 1000) / 10.0, within(1e-12));
+    assertThat(sample.mapped(x -> x < 3 ? 2 * x : Double.NaN).weight()).isEqualTo(6);
+  }
+
+  /** The error of a mean is σ/√n, a fact of every handbook. */
+  @Test
+  void theErrorOfAMeanIsThatOfTheory() {
+    Random random = new Random(3);
+    WeightedSample.Builder builder = WeightedSample.builder();
+    for (int i = 0; i < 900; i++) {
+      builder.add(10 + 2 * random.nextGaussian(), 3);
+    }
+    assertThat(builder.build().meanError()).isCloseTo(2 / 30.0, withPercentage(6));
+    assertThat(WeightedSample.builder().add(4, 1).build().meanError()).isZero();
   }
 
   @Test

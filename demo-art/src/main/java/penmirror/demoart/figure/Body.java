@@ -702,7 +702,7 @@ final class Body {
     HandForm form = new HandForm(0.042 + 0.2 * limb);
     boolean holds = !left && subject.prop() != Subject.Prop.NONE && arm.hand() == HandShape.GRIP;
     if (!holds && arm.hand() != HandShape.GRIP) {
-      fingertip(left, at.apply(form.draw(hand, arm.hand())));
+      fingertip(left, arm.hand(), at.apply(form.draw(hand, arm.hand())));
     } else {
       form.drawBehind(hand, HandShape.GRIP);
     }
@@ -719,7 +719,7 @@ final class Body {
           draft.placed(Placement.HERE.moved(held)),
           holds ? subject.prop() : Subject.Prop.NONE,
           ground);
-      fingertip(left, at.apply(form.draw(hand, HandShape.GRIP)));
+      fingertip(left, HandShape.GRIP, at.apply(form.draw(hand, HandShape.GRIP)));
     }
     Part part = draft.part("sleeve", bare ? Role.SKIN : Role.COAT, sleeve);
     if (bare) {
@@ -745,8 +745,12 @@ final class Body {
     return arm.shoulder().plus(in).plus(s.up().times(raised > 0 ? -0.1 * limb : -0.62 * limb));
   }
 
-  private void fingertip(boolean left, Point tip) {
-    landmarks.put(left ? Landmark.FINGERTIP_L : Landmark.FINGERTIP_R, tip);
+  private void fingertip(boolean left, HandShape shape, Point tip) {
+    Landmark landmark = left ? Landmark.FINGERTIP_L : Landmark.FINGERTIP_R;
+    landmarks.put(landmark, tip);
+    if (shape == HandShape.FIST || shape == HandShape.GRIP) {
+      landmarks.bentUnder(landmark);
+    }
   }
 
   private void puff(Skeleton.Limb arm, double top) {

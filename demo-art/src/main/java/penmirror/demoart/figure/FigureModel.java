@@ -34,10 +34,15 @@ import penmirror.demoart.pose.Skeleton;
  * @param page everything drawn, in heads; the ground lies at y = stature
  * @param landmarks every landmark's true place, seen or not
  * @param turnedAway landmarks on the far side of a turned head, which no one can see
+ * @param bentUnder fingertips of a hand that is closed
  * @param headTilt clockwise as seen, degrees
  */
 public record FigureModel(
-    Page page, Map<Landmark, Point> landmarks, Set<Landmark> turnedAway, double headTilt) {
+    Page page,
+    Map<Landmark, Point> landmarks,
+    Set<Landmark> turnedAway,
+    Set<Landmark> bentUnder,
+    double headTilt) {
 
   /** Draws a person facing the viewer or the right edge of the picture. */
   public static FigureModel of(
@@ -85,11 +90,21 @@ public record FigureModel(
     skull(headDraft, form, p, landmarks);
     landmarks.put(Landmark.SOLE, new Point(lowerFoot(landmarks).x(), p.get(STATURE)));
     return new FigureModel(
-        page, Map.copyOf(landmarks.places()), Set.copyOf(landmarks.turnedAway()), s.headTilt());
+        page,
+        Map.copyOf(landmarks.places()),
+        Set.copyOf(landmarks.turnedAway()),
+        Set.copyOf(landmarks.bentUnder()),
+        s.headTilt());
   }
 
-  /** Whether clothes, hair or a hat lie over a landmark that can still be told from the form. */
+  /**
+   * Whether clothes, hair, a hat or a closed hand lie over a landmark that can still be told from
+   * the form.
+   */
   public boolean isCovered(Landmark landmark) {
+    if (bentUnder.contains(landmark)) {
+      return true;
+    }
     Set<String> covers =
         switch (landmark) {
           case HAIR_TOP -> Set.of("baker's hat", "cap");

@@ -12,6 +12,7 @@ import penmirror.demoart.ink.Placement;
 final class Landmarks {
   private final EnumMap<Landmark, Point> places = new EnumMap<>(Landmark.class);
   private final Set<Landmark> turnedAway = EnumSet.noneOf(Landmark.class);
+  private final Set<Landmark> bentUnder = EnumSet.noneOf(Landmark.class);
 
   void put(Landmark landmark, Placement frame, double x, double y) {
     places.put(landmark, frame.apply(new Point(x, y)));
@@ -26,11 +27,20 @@ final class Landmarks {
     turnedAway.add(landmark);
   }
 
+  /** The place is where the form ends; the tip itself lies bent under it. */
+  void bentUnder(Landmark landmark) {
+    bentUnder.add(landmark);
+  }
+
   Map<Landmark, Point> places() {
     return places;
   }
 
   Set<Landmark> turnedAway() {
     return turnedAway;
+  }
+
+  Set<Landmark> bentUnder() {
+    return bentUnder;
   }
 }

@@ -7,14 +7,17 @@ import java.awt.geom.Path2D;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Marks;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.Measure;
+import penmirror.core.measure.region.LimbMeasures;
 import penmirror.core.measure.region.LimbReader;
 import penmirror.core.raster.Picture;
 import penmirror.core.reading.PixelReader;
 import penmirror.demoart.manner.Parameter;
+import penmirror.demoart.manner.Role;
 import penmirror.demoart.page.Part;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Cut;
@@ -26,6 +29,8 @@ import penmirror.demoart.studio.Slip;
 class LimbTruthTest {
   private static final double SCALE = 0.55;
   private static final double WITHIN = 0.08;
+  private static final List<Measure> BARE =
+      List.of(LimbMeasures.BARE_FOREARM, LimbMeasures.BARE_CALF);
 
   /** The part that lies on top at a place, in heads of the page. */
   private static Part top(Illustration drawn, Point place) {
@@ -47,17 +52,20 @@ class LimbTruthTest {
     return path;
   }
 
-  /** From border to border of the drawn part, heads; empty where no limb is seen there. */
-  private static OptionalDouble drawn(Illustration drawn, LimbReader.Across across) {
+  /** The limb that is seen there, if one is. */
+  private static Optional<Part> limb(Illustration drawn, LimbReader.Across across) {
+    Point middle = page(drawn, across.from()).midpointTo(page(drawn, across.to()));
+    return Optional.ofNullable(top(drawn, middle))
+        .filter(part -> List.of("sleeve", "leg", "boot").contains(part.name()));
+  }
+
+  /** From border to border of the drawn part, heads. */
+  private static double drawn(Illustration drawn, Part part, LimbReader.Across across) {
     Point one = page(drawn, across.from());
     Point other = page(drawn, across.to());
     Point middle = one.midpointTo(other);
-    Part part = top(drawn, middle);
-    if (part == null || !List.of("sleeve", "leg", "boot").contains(part.name())) {
-      return OptionalDouble.empty();
-    }
     Point out = other.minus(one).times(1 / other.distanceTo(one));
-    return OptionalDouble.of(reach(part, middle, out) + reach(part, middle, out.times(-1)));
+    return reach(part, middle, out) + reach(part, middle, out.times(-1));
   }
 
   private static double reach(Part part, Point from, Point out) {
@@ -89,38 +97,53 @@ class LimbTruthTest {
   }
 
   /** What is read over what was drawn, limb by limb. */
-  private record Read(int right, int all, int noLimb) {}
+  private record Read(int right, int all, int noLimb, int bare, int bareFound, int bareWrong) {}
 
   private static Read read(List<Illustration> drawings) {
     int right = 0;
     int all = 0;
     int noLimb = 0;
+    int bare = 0;
+    int bareFound = 0;
+    int bareWrong = 0;
     for (Illustration drawn : drawings) {
       for (LimbReader.Across across : read(drawn, drawn.marks())) {
-        OptionalDouble truth = drawn(drawn, across);
-        if (truth.isEmpty()) {
+        Optional<Part> limb = limb(drawn, across);
+        if (limb.isEmpty()) {
           noLimb++;
           continue;
         }
+        boolean isBare = limb.get().role() == Role.SKIN;
+        boolean isRead = BARE.contains(across.measure());
+        bare += isBare ? 1 : 0;
+        bareFound += isBare && isRead ? 1 : 0;
+        bareWrong += !isBare && isRead ? 1 : 0;
         double heads = across.pixels() / drawn.rendering().headPx();
-        double ratio = heads / truth.getAsDouble();
+        double ratio = heads / drawn(drawn, limb.get(), across);
         all++;
         right += Math.abs(ratio - 1) <= WITHIN ? 1 : 0;
       }
     }
-    System.out.printf("limbs: %d of %d within 8 %%, %d where none is seen%n", right, all, noLimb);
-    return new Read(right, all, noLimb);
+    System.out.printf(
+        "limbs: %d of %d within 8 %%, %d where none is seen; %d of %d bare known, %d taken for it%n",
+        right, all, noLimb, bareFound, bare, bareWrong);
+    return new Read(right, all, noLimb, bare, bareFound, bareWrong);
   }
 
-  /** Three hands, full figures, their limbs as they draw them, thinner and thicker. */
+  /** Full figures by three hands and one's own, their limbs thinner and thicker. */
   @Test
   void limbsAreAsThickAsTheyWereDrawn() {
     List<Illustration> drawings = new ArrayList<>();
-    for (DemoStudio.Folder hand :
-        List.of(DemoStudio.odileMarrow(), DemoStudio.casimirThole(), DemoStudio.inesVantour())) {
-      for (Commission work : hand.sources()) {
+    List<List<Commission>> hands =
+        List.of(
+            DemoStudio.odileMarrow().sources(),
+            DemoStudio.casimirThole().sources(),
+            DemoStudio.inesVantour().sources(),
+            DemoStudio.ownHand());
+    for (List<Commission> works : hands) {
+      for (Commission work : works) {
         if (work.cut() == Cut.FULL) {
-          for (double factor : new double[] {0.75, 1, 1.35}) {
+          for (double factor : new double[] {0.75, 1.35}) {
             Slip slip = new Slip.Scaled("limbs", Parameter.LIMB, factor);
             drawings.add(
                 Illustration.of(
@@ -132,6 +155,8 @@ class LimbTruthTest {
     Read read = read(drawings);
     assertThat(read.all()).isGreaterThan(drawings.size());
     assertThat(read.right()).isGreaterThanOrEqualTo((int) (0.9 * read.all()));
+    assertThat(read.bareFound()).isPositive().isGreaterThanOrEqualTo(read.bare() / 2);
+    assertThat(read.bareWrong()).isLessThanOrEqualTo(read.all() / 20);
     assertThat(read.noLimb()).isLessThanOrEqualTo(read.all() / 20);
   }
 }

@@ -39,6 +39,9 @@ public final class LineFacts {
   /** Less line than this many figure units is too little to speak of its parts. */
   private static final double LEAST_PART_UNITS = 0.05;
 
+  /** What is thinner or thicker than the other four fifths of the line says nothing of it. */
+  private static final double OUTER_FIFTH = 0.2;
+
   private final DrawnLines lines;
   private final FigurePixels figure;
   private final List<Stroke> strokes;
@@ -88,9 +91,8 @@ public final class LineFacts {
 
   private void widths(Findings findings) {
     WeightedSample all = clearWidths(strokes);
-    int factor = lines.factor();
     WeightedSample byStroke = perStroke(strokes, Stroke::medianWidth);
-    findings.put(LineMeasures.WIDTH, factor * width, factor * byStroke.medianError());
+    weight(all, findings);
     double thin = all.quantile(0.1);
     double thick = all.quantile(0.9);
     double spread = (all.quantile(0.75) - all.quantile(0.25)) / 1.349;
@@ -108,6 +110,17 @@ public final class LineFacts {
       }
     }
     putMedian(findings, LineMeasures.STROKE_VARIATION, within.build(), 1);
+  }
+
+  /**
+   * How heavy the line is: the mean of the widths on a log scale, without the thinnest and the
+   * thickest fifth. Where outline and inner lines are two brushes the median is the one or the
+   * other, and jumps with the pose by how much there is of each; this moves little.
+   */
+  private void weight(WeightedSample widths, Findings findings) {
+    double mean = Math.exp(widths.mapped(Math::log).middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
+    double relative = perStroke(strokes, stroke -> Math.log(stroke.medianWidth())).meanError();
+    findings.put(LineMeasures.WIDTH, lines.factor() * mean, lines.factor() * mean * relative);
   }
 
   /** Deviation of the widths along a stroke over their mean, after a mean over three points. */

@@ -23,7 +23,7 @@ public final class LineMeasures {
               Unit.HEAD_THOUSANDTHS,
               Ruler.HEAD_THOUSANDTHS,
               Scale.LOG,
-              "median width over the length of all lines / crown to chin")
+              "mean width over the length of all lines, by its logarithm, outer fifths aside / crown to chin")
           .spreads(0.06, 0.156, 0.745)
           .source(SETS)
           .build();
@@ -34,7 +34,8 @@ public final class LineMeasures {
               Unit.FIGURE_THOUSANDTHS,
               WIDTH,
               Ruler.FIGURE_THOUSANDTHS,
-              "median width over the length of all lines / square root of the figure's area")
+              "mean width over the length of all lines, by its logarithm, outer fifths aside / square root of"
+                  + " the figure's area")
           .spreads(0.06, 0.187, 0.748)
           .source(SETS)
           .build();
@@ -437,7 +438,7 @@ public final class LineMeasures {
           HATCH_PITCH,
           HATCH_PITCH_BY_FIGURE);
 
-  /** Median line width in pixels; empty without lines, and where they are hairlines. */
+  /** How heavy the line is, in pixels; empty without lines, and where they are hairlines. */
   public static OptionalDouble widthPixels(PixelReadings pixels) {
     return pixels
         .estimate(WIDTH)

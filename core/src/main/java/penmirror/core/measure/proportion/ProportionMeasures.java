@@ -190,12 +190,11 @@ public final class ProportionMeasures {
       proportion("arm.share", Unit.OF_THE_HEIGHT)
           .formula(
               "shoulder, elbow, wrist, fingertip, one after the other, mean of both arms / crown"
-                  + " to sole",
-              marks ->
-                  Measure.meanOfSides((m, side) -> path(m, side, ARM) / height(m, CROWN, SOLE), ARM)
-                      .value(marks))
+                  + " to sole; no fist",
+              Measure.meanOfSides((m, side) -> path(m, side, ARM) / height(m, CROWN, SOLE), ARM))
           .needs(CROWN, SOLE)
           .needsOfASide(ARM)
+          .needsSeen(FINGERTIP_L)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.03, 0.08, 0.20)
           .source("common practice: the fingertips reach half way down the thigh")
@@ -220,11 +219,14 @@ public final class ProportionMeasures {
   public static final Measure HAND =
       proportion("hand.head", Unit.OF_THE_HEAD)
           .formula(
-              "wrist to fingertip, mean of both hands / crown to chin",
-              Measure.meanOfSidesInHeads(
-                  (m, side) -> distance(m, side, WRIST_L, FINGERTIP_L), WRIST_L, FINGERTIP_L))
+              "wrist to fingertip, mean of both hands, the longer where one is far shorter / crown to"
+                  + " chin; no fist",
+              Measure.inHeads(
+                  Measure.unshortenedOfSides(
+                      (m, side) -> distance(m, side, WRIST_L, FINGERTIP_L), WRIST_L, FINGERTIP_L)))
           .needs(CROWN, CHIN)
           .needsOfASide(WRIST_L, FINGERTIP_L)
+          .needsSeen(FINGERTIP_L)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.05, 0.14, 0.30)
           .source("common practice: a hand covers the face from chin to hairline")

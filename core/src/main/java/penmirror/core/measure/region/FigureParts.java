@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
+import penmirror.core.colour.OkLab;
 import penmirror.core.colour.SkinTone;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.geometry.Point;
@@ -45,6 +47,12 @@ public final class FigureParts {
   private static final double MIDDLE_OF_HAIR = 0.6;
 
   private static final double LONGEST_HAIR = 1.5;
+
+  /** A colour of the face covers so much of it; less is a speck. */
+  private static final double LEAST_OF_FACE = 0.03;
+
+  /** Colours nearer than this in OKLab are tones of one another. */
+  private static final double ALIKE = 0.05;
 
   /** Of the head's square, so that it is told from a patch of hair on a marked head. */
   private static final double LEAST_OF_HEAD = 0.06;
@@ -330,6 +338,39 @@ public final class FigureParts {
 
   public Part at(int pixel) {
     return Part.values()[parts[pixel]];
+  }
+
+  /**
+   * Where the picture has one of the colours of the face, its shadow and its flush included.
+   * Nowhere where the skin has no hue: white is no sign of it.
+   */
+  Mask coloursOfFace() {
+    int[] labels = flats.palette().labels();
+    int[] ofFace = new int[flats.palette().swatches().size()];
+    for (int i = 0; i < parts.length; i++) {
+      if (is(i, Part.FACE) && labels[i] >= 0) {
+        ofFace[labels[i]]++;
+      }
+    }
+    boolean[] ofSkin = new boolean[ofFace.length];
+    boolean isColoured = colour(skin).chroma() >= SkinTone.COLOURED;
+    for (int label = 0; label < ofSkin.length; label++) {
+      OkLab colour = colour(label);
+      ofSkin[label] =
+          isColoured
+              && IntStream.range(0, ofFace.length)
+                  .filter(other -> ofFace[other] >= LEAST_OF_FACE * faceArea)
+                  .anyMatch(other -> colour.distanceTo(colour(other)) <= ALIKE);
+    }
+    boolean[] alike = new boolean[parts.length];
+    for (int i = 0; i < parts.length; i++) {
+      alike[i] = labels[i] >= 0 && ofSkin[labels[i]];
+    }
+    return new Mask(flats.width(), flats.height(), alike);
+  }
+
+  private OkLab colour(int label) {
+    return flats.palette().colour(label);
   }
 
   boolean is(int pixel, Part part) {

@@ -18,17 +18,24 @@ import penmirror.core.measure.Scale;
 import penmirror.core.measure.Unit;
 
 /**
- * How thick arms and legs are drawn, sleeves and trousers included, as {@link LimbReader} reads.
+ * How thick arms and legs are drawn, as {@link LimbReader} reads: in a sleeve, a trouser leg or a
+ * boot, and bare, each by itself, as cloth makes a limb thicker.
  */
 public final class LimbMeasures {
   private static final String ESTIMATE =
       "from memory; held against drawn limbs in docs/measures.md";
 
-  public static final Measure FOREARM = limb("limb.arm", "the forearm", ELBOW_L, WRIST_L);
+  public static final Measure FOREARM =
+      limb("limb.arm", "the forearm in its sleeve", ELBOW_L, WRIST_L);
 
-  public static final Measure CALF = limb("limb.leg", "the calf", KNEE_L, ANKLE_L);
+  public static final Measure BARE_FOREARM =
+      limb("limb.arm.bare", "the bare forearm", ELBOW_L, WRIST_L);
 
-  public static final List<Measure> ALL = List.of(FOREARM, CALF);
+  public static final Measure CALF = limb("limb.leg", "the calf in cloth or boot", KNEE_L, ANKLE_L);
+
+  public static final Measure BARE_CALF = limb("limb.leg.bare", "the bare calf", KNEE_L, ANKLE_L);
+
+  public static final List<Measure> ALL = List.of(FOREARM, BARE_FOREARM, CALF, BARE_CALF);
 
   private LimbMeasures() {}
 
@@ -46,12 +53,32 @@ public final class LimbMeasures {
         .build();
   }
 
-  /** The two ends of the bone on one side; empty where one is not marked or cannot be seen. */
-  static Optional<List<Point>> bone(Measure measure, Marks marks, Side side) {
-    Landmark from = measure == FOREARM ? ELBOW_L : KNEE_L;
-    Landmark to = measure == FOREARM ? WRIST_L : ANKLE_L;
-    return marks
-        .seen(side.of(from))
-        .flatMap(start -> marks.seen(side.of(to)).map(end -> List.of(start, end)));
+  /** A limb with its bone, and what its thickness is called. */
+  enum Limb {
+    ARM(ELBOW_L, WRIST_L, FOREARM, BARE_FOREARM),
+    LEG(KNEE_L, ANKLE_L, CALF, BARE_CALF);
+
+    private final Landmark from;
+    private final Landmark to;
+    private final Measure covered;
+    private final Measure bare;
+
+    Limb(Landmark from, Landmark to, Measure covered, Measure bare) {
+      this.from = from;
+      this.to = to;
+      this.covered = covered;
+      this.bare = bare;
+    }
+
+    /** The two ends of the bone on one side; empty where one is not marked or cannot be seen. */
+    Optional<List<Point>> bone(Marks marks, Side side) {
+      return marks
+          .seen(side.of(from))
+          .flatMap(start -> marks.seen(side.of(to)).map(end -> List.of(start, end)));
+    }
+
+    Measure thickness(boolean isBare) {
+      return isBare ? bare : covered;
+    }
   }
 }

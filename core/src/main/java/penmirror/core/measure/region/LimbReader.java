@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
+import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
 import penmirror.core.geometry.Point;
@@ -11,6 +13,7 @@ import penmirror.core.measure.FigurePixels;
 import penmirror.core.measure.Findings;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.NoReading.Reason;
+import penmirror.core.measure.region.LimbMeasures.Limb;
 import penmirror.core.measure.shade.Materials;
 import penmirror.core.statistics.Sample;
 
@@ -21,6 +24,8 @@ import penmirror.core.statistics.Sample;
  *
  * <p>A limb that lies in a coat or a skirt has no borders of its own. It is told by its sides: one
  * ends far sooner than the other, or the places do not agree; then nothing is said.
+ *
+ * <p>It is bare where most of the places lie in skin; without a known face nothing is.
  */
 public final class LimbReader {
   /** Where it is looked across, as shares of the bone. */
@@ -50,14 +55,21 @@ public final class LimbReader {
   private final FigurePixels figure;
   private final boolean[] ink;
   private final Materials materials;
+  private final Predicate<Point> skin;
   private final Marks marks;
   private final double headPixels;
 
   private LimbReader(
-      FigurePixels figure, boolean[] ink, Materials materials, Marks marks, double headPixels) {
+      FigurePixels figure,
+      boolean[] ink,
+      Materials materials,
+      Predicate<Point> skin,
+      Marks marks,
+      double headPixels) {
     this.figure = figure;
     this.ink = ink;
     this.materials = materials;
+    this.skin = skin;
     this.marks = marks;
     this.headPixels = headPixels;
   }
@@ -71,31 +83,29 @@ public final class LimbReader {
    */
   public record Across(Measure measure, Side side, double pixels, Point from, Point to) {}
 
-  /** Every limb that can be told, both sides each; none without a head's frame. */
-  private static List<Across> read(
-      FigurePixels figure, boolean[] ink, Materials materials, Marks marks) {
-    if (marks.headFrame().isEmpty()) {
-      return List.of();
-    }
-    double head = marks.headFrame().get().headPixels();
-    LimbReader reader = new LimbReader(figure, ink, materials, marks, head);
-    List<Across> all = new ArrayList<>();
-    for (Measure measure : LimbMeasures.ALL) {
-      for (Side side : Side.values()) {
-        reader.across(measure, side).ifPresent(all::add);
-      }
-    }
-    return all;
-  }
-
   /**
    * Puts the mean of both sides, in pixels.
    *
-   * @return what it was read from
+   * @param parts where the face is; empty where none was found
+   * @return what it was read from, both sides each; none without a head's frame
    */
   public static List<Across> find(
-      FigurePixels figure, boolean[] ink, Materials materials, Marks marks, Findings findings) {
-    List<Across> all = read(figure, ink, materials, marks);
+      FigurePixels figure,
+      boolean[] ink,
+      Materials materials,
+      FlatPicture flats,
+      Optional<FigureParts> parts,
+      Marks marks,
+      Findings findings) {
+    Optional<boolean[]> ofFace = parts.map(found -> found.coloursOfFace().values());
+    Predicate<Point> skin =
+        at -> ofFace.map(skins -> skins[flats.index(at.x(), at.y())]).orElse(false);
+    List<Across> all =
+        marks
+            .headFrame()
+            .map(HeadFrame::headPixels)
+            .map(head -> new LimbReader(figure, ink, materials, skin, marks, head).all())
+            .orElse(List.of());
     for (Measure measure : LimbMeasures.ALL) {
       OptionalDouble mean =
           all.stream()
@@ -107,8 +117,18 @@ public final class LimbReader {
     return all;
   }
 
-  private Optional<Across> across(Measure measure, Side side) {
-    Optional<List<Point>> bone = LimbMeasures.bone(measure, marks, side);
+  private List<Across> all() {
+    List<Across> all = new ArrayList<>();
+    for (Limb limb : Limb.values()) {
+      for (Side side : Side.values()) {
+        across(limb, side).ifPresent(all::add);
+      }
+    }
+    return all;
+  }
+
+  private Optional<Across> across(Limb limb, Side side) {
+    Optional<List<Point>> bone = limb.bone(marks, side);
     if (bone.isEmpty()) {
       return Optional.empty();
     }
@@ -120,6 +140,7 @@ public final class LimbReader {
     }
     Point square = new Point(-along.y(), along.x()).times(1 / along.length());
     List<double[]> sides = new ArrayList<>();
+    int bare = 0;
     for (int i = 0; i < PLACES; i++) {
       double share = FIRST + (LAST - FIRST) * i / (PLACES - 1);
       Point middle = from.plus(along.times(share));
@@ -127,6 +148,7 @@ public final class LimbReader {
       OptionalDouble other = border(middle, square.times(-1));
       if (one.isPresent() && other.isPresent()) {
         sides.add(new double[] {one.getAsDouble(), other.getAsDouble()});
+        bare += skin.test(middle) ? 1 : 0;
       }
     }
     if (sides.size() < LEAST_PLACES) {
@@ -143,7 +165,7 @@ public final class LimbReader {
     Point middle = from.midpointTo(to);
     return Optional.of(
         new Across(
-            measure,
+            limb.thickness(2 * bare > sides.size()),
             side,
             across.median(),
             middle.plus(square.times(one)),

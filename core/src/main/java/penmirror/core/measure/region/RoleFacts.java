@@ -116,9 +116,7 @@ public final class RoleFacts {
       if (materials.at(i) >= 0) {
         double x = PixelGrid.toLarge(i % width, figure.factor());
         double y = PixelGrid.toLarge(i / width, figure.factor());
-        int column = Math.min(flats.width() - 1, PixelGrid.cell(x, flats.factor()));
-        int row = Math.min(flats.height() - 1, PixelGrid.cell(y, flats.factor()));
-        Role role = ROLES.get(parts.at(row * flats.width() + column));
+        Role role = ROLES.get(parts.at(flats.index(x, y)));
         if (role != null) {
           counts[materials.at(i)][role.ordinal()]++;
         }

@@ -223,8 +223,7 @@ final class LightDirection {
   private static void tell(List<Fit> fits, Findings findings) {
     Fit light = fits.stream().reduce(Fit::plus).orElse(null);
     if (light == null || light.explained() < LEAST_EXPLAINED) {
-      findings.absent(
-          List.of(ShadeMeasures.LIGHT_FROM, ShadeMeasures.LIGHT_SPREAD), Reason.TOO_LITTLE);
+      findings.absent(ShadeMeasures.OF_LIGHT, Reason.TOO_LITTLE);
       return;
     }
     List<Fit> telling = fits.stream().filter(fit -> fit.explained() > 0).toList();

@@ -347,6 +347,7 @@ public final class ShadeFacts {
     if (area == 0) {
       findings.absent(ShadeMeasures.STEPS, Reason.TOO_LITTLE);
       findings.absent(ShadeMeasures.OF_SHADOW, Reason.NO_SHADING);
+      findings.absent(ShadeMeasures.OF_LIGHT, Reason.TOO_LITTLE);
       findings.absent(List.of(ShadeMeasures.HIGHLIGHT_STEP), Reason.NO_HIGHLIGHT);
       findings.absent(
           List.of(
@@ -365,6 +366,7 @@ public final class ShadeFacts {
     findings.put(ShadeMeasures.HIGHLIGHT_STEP, glow.build(), Reason.NO_HIGHLIGHT);
     if (steps.isEmpty()) {
       findings.absent(ShadeMeasures.OF_SHADOW, Reason.NO_SHADING);
+      findings.absent(ShadeMeasures.OF_LIGHT, Reason.TOO_LITTLE);
       return;
     }
     steps.put(

@@ -281,16 +281,10 @@ public final class ShadeMeasures {
 
   /** What has no meaning where no local colour has a shadow. */
   static final List<Measure> OF_SHADOW =
-      List.of(
-          LIGHTNESS_STEP,
-          CHROMA_RATIO,
-          HUE_TURN,
-          EDGE,
-          HARD,
-          RIM,
-          LIGHT_FROM,
-          LIGHT_SPREAD,
-          TEXTURE);
+      List.of(LIGHTNESS_STEP, CHROMA_RATIO, HUE_TURN, EDGE, HARD, RIM, TEXTURE);
+
+  /** What nobody can tell without a shadow, though the light comes from somewhere. */
+  static final List<Measure> OF_LIGHT = List.of(LIGHT_FROM, LIGHT_SPREAD);
 
   private ShadeMeasures() {}
 

@@ -75,9 +75,12 @@ class LineConditionsTest {
     assertThat(one).isCloseTo(other, offset(0.05));
   }
 
-  /** Two classes: the median lies with the class that has more length. */
+  /**
+   * Two brushes, three quarters of the length by the thin one: of the middle three fifths, 0.55 are
+   * thin and 0.05 thick.
+   */
   @Test
-  void theMedianGoesByLengthAndTheTenthsByClass() {
+  void theWeightGoesByLengthAndTheTenthsByBrush() {
     Drawing drawing = new Drawing(600, 600, WHITE);
     for (int i = 0; i < 6; i++) {
       drawing.stroke(new Line2D.Double(40, 60 + 40 * i, 560, 60 + 40 * i), 4, 0);
@@ -85,8 +88,9 @@ class LineConditionsTest {
     drawing.stroke(new Line2D.Double(40, 420, 560, 420), 9, 0);
     drawing.stroke(new Line2D.Double(40, 480, 560, 480), 9, 0);
     PixelReadings line = read(drawing.picture());
-    assertThat(width(line)).isCloseTo(4, offset(0.2));
-    assertThat(width(line) * value(line, LineMeasures.THICK)).isCloseTo(9, offset(0.4));
+    double mean = Math.exp((0.55 * Math.log(4) + 0.05 * Math.log(9)) / 0.6);
+    assertThat(width(line)).isCloseTo(mean, offset(0.1));
+    assertThat(4 * value(line, LineMeasures.THICK)).isCloseTo(9, offset(0.4));
     double length = new LineReader().read(drawing.picture()).orElseThrow().lengthPixels();
     assertThat(length).isCloseTo(8 * 520, offset(150.0));
   }
@@ -135,7 +139,7 @@ class LineConditionsTest {
   }
 
   @Test
-  void moreStrokesMakeASurerMedian() {
+  void moreStrokesMakeASurerWeight() {
     PixelReadings readings = read(waves(6, 0, WHITE).picture());
     assertThat(readings.estimate(LineMeasures.WIDTH).orElseThrow().standardError().orElseThrow())
         .isLessThan(0.2);
