@@ -121,7 +121,7 @@ final class CardDrawing {
     double high = Math.min(24, (HEIGHT - 2 * AIR) / lines.places().size());
     double y = AIR + high / 2;
     for (LinesByPlace.Placed placed : lines.places()) {
-      if (placed.isOpen() || placed.overMedian().isEmpty()) {
+      if (placed.isOpen() || placed.overUsual().isEmpty()) {
         items.add(new Item.Stroke(Outline.line(200, y - 4, 200, y + 4), BLUE, 1, List.of()));
         items.add(new Item.Stroke(Outline.line(224, y - 4, 224, y + 4), BLUE, 1, List.of()));
       } else {
@@ -129,7 +129,7 @@ final class CardDrawing {
             new Item.Stroke(
                 Outline.line(198, y, 226, y),
                 INK,
-                pixels * placed.overMedian().getAsDouble(),
+                pixels * placed.overUsual().getAsDouble(),
                 List.of()));
       }
       items.add(new Item.Words(231, y + 4, CardWords.label(placed), 11.5, INK, Anchor.START, 0));

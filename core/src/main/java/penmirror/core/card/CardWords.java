@@ -74,7 +74,7 @@ public final class CardWords {
     List<String> told = new ArrayList<>();
     List<LinesByPlace.Placed> drawn =
         lines.places().stream()
-            .filter(placed -> !placed.isOpen() && placed.overMedian().isPresent())
+            .filter(placed -> !placed.isOpen() && placed.overUsual().isPresent())
             .sorted(Comparator.comparingDouble(placed -> -width(placed)))
             .toList();
     List<LinesByPlace.Placed> heavy =
@@ -122,7 +122,7 @@ public final class CardWords {
   }
 
   private static double width(LinesByPlace.Placed placed) {
-    return placed.overMedian().orElse(1);
+    return placed.overUsual().orElse(1);
   }
 
   private static String names(List<LinesByPlace.Placed> places) {
@@ -144,7 +144,7 @@ public final class CardWords {
 
   /** Such as "chin 1.4"; without a number where it is open. */
   static String label(LinesByPlace.Placed placed) {
-    return placed.isOpen() || placed.overMedian().isEmpty()
+    return placed.isOpen() || placed.overUsual().isEmpty()
         ? name(placed)
         : Wording.text("card.line.label", name(placed), Wording.number(width(placed), 1));
   }

@@ -36,11 +36,11 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
   /**
    * One place over the works.
    *
-   * @param overMedian width over the median line of its work, median over works; empty where all
+   * @param overUsual width over the usual line of its work, median over works; empty where all
    *     leave it open
    * @param open works that leave it open on every side that can be told
    */
-  public record Placed(Station station, OptionalDouble overMedian, int open, int works) {
+  public record Placed(Station station, OptionalDouble overUsual, int open, int works) {
     /** Whether more works leave it open than not. */
     public boolean isOpen() {
       return 2 * open > works;
@@ -111,7 +111,7 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
                   placed.station(),
                   placed.isOpen()
                       ? OptionalDouble.empty()
-                      : scaled(placed.overMedian(), usualThousandths),
+                      : scaled(placed.overUsual(), usualThousandths),
                   scaled(
                       at(placed.station(), here),
                       drawing.map(Drawing::usualThousandths).orElse(0.0)),
@@ -120,9 +120,9 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
         .toList();
   }
 
-  private static OptionalDouble scaled(OptionalDouble overMedian, double usual) {
-    return overMedian.isPresent()
-        ? OptionalDouble.of(overMedian.getAsDouble() * usual)
+  private static OptionalDouble scaled(OptionalDouble overUsual, double usual) {
+    return overUsual.isPresent()
+        ? OptionalDouble.of(overUsual.getAsDouble() * usual)
         : OptionalDouble.empty();
   }
 
@@ -196,7 +196,7 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
   private static Map<Station, double[]> sides(Work work) {
     Map<Station, double[]> sides = new EnumMap<>(Station.class);
     for (LinePlaces.Seen seen : work.seen()) {
-      seen.overMedian()
+      seen.overUsual()
           .ifPresent(
               width ->
                   sides
@@ -213,16 +213,16 @@ public record LinesByPlace(List<Placed> places, OptionalDouble awayFromLight, in
    */
   private static OptionalDouble at(Station station, List<LinePlaces.Seen> drawing) {
     return drawing.stream()
-        .filter(seen -> seen.station() == station && seen.overMedian().isPresent())
-        .mapToDouble(seen -> seen.overMedian().getAsDouble())
+        .filter(seen -> seen.station() == station && seen.overUsual().isPresent())
+        .mapToDouble(seen -> seen.overUsual().getAsDouble())
         .average();
   }
 
-  /** Width at a place over the median line; empty where it is open or not told. */
+  /** Width at a place over the usual line; empty where it is open or not told. */
   OptionalDouble at(Station station) {
     return places.stream()
         .filter(placed -> placed.station() == station && !placed.isOpen())
-        .map(Placed::overMedian)
+        .map(Placed::overUsual)
         .findFirst()
         .orElse(OptionalDouble.empty());
   }

@@ -9,6 +9,7 @@ import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.line.LineFacts;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
@@ -111,8 +112,8 @@ public record BrushTable(List<Line> lines, Run run) {
     read.apply(LineMeasures.WIDTH)
         .map(thousandths -> thousandths * headPixels / 1000)
         .ifPresent(
-            median ->
-                widths(read, median)
+            mean ->
+                widths(read, mean)
                     .forEach(
                         of ->
                             lines.add(
@@ -137,26 +138,25 @@ public record BrushTable(List<Line> lines, Run run) {
   private record Width(Sort sort, double pixels) {}
 
   /**
-   * What is read is the median over all lines and how much thicker the outline is than what lies
-   * inside. The median of two sorts lies between them, the nearer to one the more of it there is:
-   * inner = median / relation^share of the outline.
+   * What is read is the mean over all lines, by its logarithm, and how much thicker the outline is
+   * than what lies inside: inner = mean / relation^(share of the outline in that mean).
    */
-  private static List<Width> widths(Function<Measure, Optional<Double>> read, double median) {
+  private static List<Width> widths(Function<Measure, Optional<Double>> read, double mean) {
     List<Width> widths = new ArrayList<>();
     Optional<Double> relation =
         read.apply(LineMeasures.OUTLINE_INNER).filter(r -> Math.abs(Math.log(r)) > SAME_BRUSH);
-    double inner = median;
+    double inner = mean;
     if (relation.isPresent()) {
-      double share = read.apply(LineMeasures.OUTLINE_SHARE).orElse(0.5);
-      inner = median / Math.pow(relation.get(), share);
+      double share = LineFacts.shareInWeight(read.apply(LineMeasures.OUTLINE_SHARE).orElse(0.5));
+      inner = mean / Math.pow(relation.get(), share);
       widths.add(new Width(Sort.OUTLINE, inner * relation.get()));
       widths.add(new Width(Sort.INNER, inner));
     } else {
-      widths.add(new Width(Sort.ALL, median));
+      widths.add(new Width(Sort.ALL, mean));
     }
     read.apply(LineMeasures.FACE_BODY)
         .filter(r -> Math.abs(Math.log(r)) > SAME_BRUSH)
-        .ifPresent(r -> widths.add(new Width(Sort.FACE, median * r)));
+        .ifPresent(r -> widths.add(new Width(Sort.FACE, mean * r)));
     return widths;
   }
 

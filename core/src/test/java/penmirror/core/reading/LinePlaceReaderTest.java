@@ -75,10 +75,10 @@ class LinePlaceReaderTest {
   @Test
   void widthsAndTheGapAreRead() {
     List<Seen> all = LinePlaceReader.read(head(false), List.of(), MARKS);
-    double chin = at(all, Station.CHIN, false).overMedian().orElseThrow();
-    double cheek = at(all, Station.CHEEK, true).overMedian().orElseThrow();
+    double chin = at(all, Station.CHIN, false).overUsual().orElseThrow();
+    double cheek = at(all, Station.CHEEK, true).overUsual().orElseThrow();
     assertThat(chin / cheek).isCloseTo(2, within(0.16));
-    assertThat(at(all, Station.CHEEK, false).overMedian()).isEqualTo(OptionalDouble.empty());
+    assertThat(at(all, Station.CHEEK, false).overUsual()).isEqualTo(OptionalDouble.empty());
     assertThat(all).extracting(Seen::station).doesNotContain(Station.JAW);
   }
 

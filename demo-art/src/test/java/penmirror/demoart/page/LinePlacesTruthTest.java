@@ -95,7 +95,7 @@ class LinePlacesTruthTest {
         for (LinePlaces.Seen seen :
             LinePlaceReader.read(Picture.from(drawn.image()), List.of(), drawn.marks())) {
           OptionalDouble truth = drawn(drawn.rendering(), seen.place());
-          if (seen.overMedian().isEmpty()) {
+          if (seen.overUsual().isEmpty()) {
             open++;
             falselyOpen += truth.isPresent() ? 1 : 0;
           } else if (truth.isPresent()) {
@@ -105,14 +105,13 @@ class LinePlacesTruthTest {
         // Widths are read over the median of all lines, which is brought out here.
         List<Double> medians =
             both.entrySet().stream()
-                .map(one -> one.getValue() / one.getKey().overMedian().getAsDouble())
+                .map(one -> one.getValue() / one.getKey().overUsual().getAsDouble())
                 .sorted()
                 .toList();
         both.forEach(
             (seen, truth) ->
                 over.computeIfAbsent(seen.station(), key -> new ArrayList<>())
-                    .add(
-                        seen.overMedian().getAsDouble() * medians.get(medians.size() / 2) / truth));
+                    .add(seen.overUsual().getAsDouble() * medians.get(medians.size() / 2) / truth));
       }
       over.forEach((station, values) -> all.add(new Read(hand.illustrator(), station, values)));
     }

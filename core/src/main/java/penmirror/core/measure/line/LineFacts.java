@@ -92,7 +92,7 @@ public final class LineFacts {
   private void widths(Findings findings) {
     WeightedSample all = clearWidths(strokes);
     WeightedSample byStroke = perStroke(strokes, Stroke::medianWidth);
-    weight(all, findings);
+    weight(findings);
     double thin = all.quantile(0.1);
     double thick = all.quantile(0.9);
     double spread = (all.quantile(0.75) - all.quantile(0.25)) / 1.349;
@@ -112,15 +112,30 @@ public final class LineFacts {
     putMedian(findings, LineMeasures.STROKE_VARIATION, within.build(), 1);
   }
 
-  /**
-   * How heavy the line is: the mean of the widths on a log scale, without the thinnest and the
-   * thickest fifth. Where outline and inner lines are two brushes the median is the one or the
-   * other, and jumps with the pose by how much there is of each; this moves little.
-   */
-  private void weight(WeightedSample widths, Findings findings) {
-    double mean = Math.exp(widths.mapped(Math::log).middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
+  private void weight(Findings findings) {
+    double mean = usualWidth(lines);
     double relative = perStroke(strokes, stroke -> Math.log(stroke.medianWidth())).meanError();
     findings.put(LineMeasures.WIDTH, lines.factor() * mean, lines.factor() * mean * relative);
+  }
+
+  /**
+   * How heavy the line is, pixels of the copy: the mean of the widths by length, on a log scale,
+   * without the outer fifths. Where outline and inner lines are two brushes the median is the one
+   * or the other, and jumps with the pose by how much there is of each; this moves little.
+   */
+  static double usualWidth(DrawnLines lines) {
+    WeightedSample logs = clearWidths(lines.strokes()).mapped(Math::log);
+    return Math.exp(logs.middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
+  }
+
+  /**
+   * Of what {@link LineMeasures#WIDTH} is a mean over, how much is drawn with one of two brushes.
+   *
+   * @param share of that brush in the whole length, in [0, 1]
+   * @return in [0, 1]
+   */
+  public static double shareInWeight(double share) {
+    return Math.max(0, Math.min(1, (share - OUTER_FIFTH) / (1 - 2 * OUTER_FIFTH)));
   }
 
   /** Deviation of the widths along a stroke over their mean, after a mean over three points. */

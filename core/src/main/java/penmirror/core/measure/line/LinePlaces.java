@@ -37,6 +37,10 @@ public final class LinePlaces {
   private static final double ALONG_HEADS = 0.05;
 
   private final DrawnLines lines;
+
+  /** How heavy the line is, pixels of the copy. */
+  private final double usual;
+
   private final FigurePixels figure;
   private final Marks marks;
   private final double headPixels;
@@ -48,6 +52,7 @@ public final class LinePlaces {
     this.marks = marks;
     this.headPixels = headPixels;
     this.lineLightness = lightness(lines);
+    this.usual = LineFacts.usualWidth(lines);
   }
 
   /**
@@ -55,10 +60,10 @@ public final class LinePlaces {
    *
    * @param onRight whether it is on the right side of the picture; false on the middle line
    * @param place where it was met, or where none was, pixels of the picture
-   * @param overMedian width over the median of all lines, above 0; empty where the line is left
-   *     open
+   * @param overUsual width over how heavy the line is all in all, above 0; empty where the line is
+   *     left open
    */
-  public record Seen(Station station, boolean onRight, Point place, OptionalDouble overMedian) {}
+  public record Seen(Station station, boolean onRight, Point place, OptionalDouble overUsual) {}
 
   /** Every station that can be told, both sides each; none without a head's frame. */
   public static List<Seen> of(DrawnLines lines, FigurePixels figure, Marks marks) {
@@ -140,11 +145,7 @@ public final class LinePlaces {
     // A line that cannot be read hides the one behind it.
     if (nearest != null && nearest.apart() <= unclear + lines.medianWidthPixels() / 2) {
       return Optional.of(
-          new Seen(
-              station,
-              onRight,
-              place,
-              OptionalDouble.of(widthAbout(nearest) / lines.medianWidth())));
+          new Seen(station, onRight, place, OptionalDouble.of(widthAbout(nearest) / usual)));
     }
     return nearest != null || unclear < Double.POSITIVE_INFINITY || dark > 0
         ? Optional.empty()
