@@ -256,6 +256,12 @@ class PixelTruthTest {
         }
       }
     }
+    for (List<Double> ratios : List.of(outline, inner)) {
+      Sample of = Sample.of(ratios.stream().mapToDouble(d -> d).toArray());
+      System.out.printf(
+          "brush over stroke: %.2f to %.2f, median %.2f%n",
+          of.quantile(0), of.quantile(1), of.median());
+    }
     assertThat(outline).hasSizeGreaterThanOrEqualTo(EACH);
     assertThat(Sample.of(outline.stream().mapToDouble(d -> d).toArray()).median())
         .isBetween(0.9, 1.15);
