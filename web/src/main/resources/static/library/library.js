@@ -2,6 +2,7 @@
 
 import { receive } from '../layout/dropped.js';
 import { handOver } from '../layout/handover.js';
+import { renew } from '../layout/renewed.js';
 import { headers, lettersOn, typing } from '../layout/studio.js';
 
 const form = document.getElementById('begin-dropped');
@@ -62,4 +63,4 @@ document.addEventListener('keydown', (event) => {
 });
 // Studies that came while the demo is drawn are shown as they come.
 const drawing = document.getElementById('drawing');
-if (drawing) setTimeout(() => window.location.reload(), Number(drawing.dataset.again));
+if (drawing) setInterval(renew, Number(drawing.dataset.again));

@@ -3,6 +3,7 @@
 import { lettersOn, typing } from '../layout/studio.js';
 import { Evidence, Legend, layers } from '../origin/layers.js';
 import { takeRedraws } from '../layout/redrawn.js';
+import { renew } from '../layout/renewed.js';
 import { ask } from './asking.js';
 import { loop } from './places.js';
 import { Values } from './values.js';
@@ -20,7 +21,7 @@ import { Mended } from './mended.js';
     const again = setInterval(async () => {
       const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } }).catch(() => null);
       const page = answer?.ok ? new DOMParser().parseFromString(await answer.text(), 'text/html') : null;
-      if (page?.getElementById('asking')?.dataset.busy === 'false') { clearInterval(again); window.location.reload(); }
+      if (page?.getElementById('asking')?.dataset.busy === 'false' && renew()) clearInterval(again);
     }, 1500);
   }
   if (!mirror) return;

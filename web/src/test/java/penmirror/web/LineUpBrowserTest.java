@@ -44,6 +44,14 @@ class LineUpBrowserTest extends BrowserTest {
     page.navigate(url("/studies/" + study + "/mirror/" + redraw));
     page.locator("#to-line-up").click();
     assertThat(page.locator("#line-up .who")).hasCount(3);
+
+    // A verdict that has new readings while the link is being followed does not call it off.
+    page.goBack();
+    page.evaluate(
+        "async () => { const { renew } = await import('/layout/renewed.js');"
+            + " setTimeout(() => document.getElementById('to-line-up').click(), 10);"
+            + " const ask = setInterval(() => { if (renew()) clearInterval(ask); }, 25); }");
+    assertThat(page.locator("#line-up .who")).hasCount(3);
     until(
         "() => [...document.querySelectorAll('#line-up image')].every((i) => i.getBBox().width > 0)");
     page.waitForLoadState(LoadState.NETWORKIDLE);

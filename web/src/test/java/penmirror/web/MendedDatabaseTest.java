@@ -117,6 +117,15 @@ class MendedDatabaseTest extends DatabaseTest {
     assertThat(differing(picture(redraw, "99"), picture(redraw, eyes.group(1)))).isGreaterThan(500);
   }
 
+  /** Without a marked head nothing is carried out, and nothing told of it either. */
+  @Test
+  void withoutAHeadBothAreRefused() throws Exception {
+    long redraw = hang(Work.Role.REDRAW, redraw(1), Marks.none(View.FRONT));
+    for (String what : new String[] {"/mended.png", "/mended.json"}) {
+      mvc.perform(get(address(redraw, what))).andExpect(status().isBadRequest());
+    }
+  }
+
   private Picture picture(long redraw, String reach) throws Exception {
     return new PictureReader().open(bytes(address(redraw, "/mended.png?reach=" + reach))).picture();
   }

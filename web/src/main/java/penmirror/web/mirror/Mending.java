@@ -120,8 +120,13 @@ class Mending {
             .anyMatch(fix -> !fix.steps().isEmpty() || retones(score, fix));
   }
 
+  /**
+   * What it would reach.
+   *
+   * @throws RefusedException where no head is marked
+   */
   Told told(Study study, Work redraw, Reach reach) {
-    Loaded loaded = sheets.load(study);
+    Loaded loaded = headed(study, redraw);
     Score score = fixing.score(study, loaded, redraw);
     CarriedFigure figure = carried(loaded, redraw, score, reach);
     Score mended = loaded.score(redraw, mended(loaded, redraw, figure, shadows(score, reach)));
@@ -182,16 +187,21 @@ class Mending {
    * @throws RefusedException where no head is marked
    */
   byte[] picture(Study study, Work redraw, Reach reach, int heightPixels) {
-    Loaded loaded = sheets.load(study);
-    if (loaded.evidence(redraw).marks().headFrame().isEmpty()) {
-      throw new RefusedException("mirror.mended.none");
-    }
+    Loaded loaded = headed(study, redraw);
     Score score = fixing.score(study, loaded, redraw);
     CarriedFigure figure = carried(loaded, redraw, score, reach);
     return PngWriter.write(
         Ghost.of(figure, redraw.widthPixels(), redraw.heightPixels())
             .drawn(retoned(redraw, shadows(score, reach)), redraw.heightPixels(), heightPixels),
         Optional.empty());
+  }
+
+  private Loaded headed(Study study, Work redraw) {
+    Loaded loaded = sheets.load(study);
+    if (loaded.evidence(redraw).marks().headFrame().isEmpty()) {
+      throw new RefusedException("mirror.mended.none");
+    }
+    return loaded;
   }
 
   /** The shadows that the chosen fixes lay otherwise. */
