@@ -77,7 +77,7 @@ class IntervalTest {
         middle,
         intervals.stream().mapToDouble(i -> i.high() - i.low()).average().orElseThrow(),
         points.quantile(0.95) - points.quantile(0.05));
-    // So few as are tried in every run leave four points to either side.
+    // So few as are tried in every run leave eight points to either side.
     assertThat(inside / (double) SIMULATIONS).isBetween(0.82, 0.98);
   }
 
