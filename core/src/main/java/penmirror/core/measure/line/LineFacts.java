@@ -121,11 +121,14 @@ public final class LineFacts {
   /**
    * How heavy the line is, pixels of the copy: the mean of the widths by length, on a log scale,
    * without the outer fifths. Where outline and inner lines are two brushes the median is the one
-   * or the other, and jumps with the pose by how much there is of each; this moves little.
+   * or the other, and jumps with the pose by how much there is of each; this moves little. Where no
+   * point lies clear of a junction it is the median that the lines were found by.
    */
   static double usualWidth(DrawnLines lines) {
     WeightedSample logs = clearWidths(lines.strokes()).mapped(Math::log);
-    return Math.exp(logs.middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
+    return logs.size() == 0
+        ? lines.medianWidth()
+        : Math.exp(logs.middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
   }
 
   /**
