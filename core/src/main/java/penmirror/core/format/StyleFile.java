@@ -243,6 +243,8 @@ public final class StyleFile {
     node.put("high", rule.high());
     node.put("spread", rule.spread());
     node.put("tolerance", rule.tolerance());
+    node.put("roomBelow", rule.room().below());
+    node.put("roomAbove", rule.room().above());
     node.put("n", rule.readingCount());
     node.put("strength", rule.strength().word());
     node.put("weight", rule.weight());
@@ -365,10 +367,28 @@ public final class StyleFile {
             admitted(measure, Json.requireNumber(node, "centre", where)),
             spread,
             tolerance,
+            room(node, where),
             works(node, "n", where),
             strength(node.path("strength").asString("usually")),
             weight,
             grounds(node)));
+  }
+
+  /** An older file has none. */
+  private static Rule.Room room(JsonNode node, String where) throws FormatException {
+    double below = node.has("roomBelow") ? Json.requireNumber(node, "roomBelow", where) : 0;
+    double above = node.has("roomAbove") ? Json.requireNumber(node, "roomAbove", where) : 0;
+    if (!(below >= 0 && below <= MOST && above >= 0 && above <= MOST)) {
+      throw new FormatException(
+          "Expected a room of 0 or more on either side in "
+              + where
+              + ", got "
+              + below
+              + " and "
+              + above
+              + ".");
+    }
+    return new Rule.Room(below, above);
   }
 
   private static int works(JsonNode node, String field, String where) throws FormatException {

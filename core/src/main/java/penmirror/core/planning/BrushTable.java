@@ -9,7 +9,6 @@ import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.PixelReadings;
-import penmirror.core.measure.line.LineFacts;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.Rule;
@@ -112,8 +111,8 @@ public record BrushTable(List<Line> lines, Run run) {
     read.apply(LineMeasures.WIDTH)
         .map(thousandths -> thousandths * headPixels / 1000)
         .ifPresent(
-            mean ->
-                widths(read, mean)
+            midway ->
+                widths(read, midway)
                     .forEach(
                         of ->
                             lines.add(
@@ -137,26 +136,20 @@ public record BrushTable(List<Line> lines, Run run) {
 
   private record Width(Sort sort, double pixels) {}
 
-  /**
-   * What is read is the mean over all lines, by its logarithm, and how much thicker the outline is
-   * than what lies inside: inner = mean / relation^(share of the outline in that mean).
-   */
-  private static List<Width> widths(Function<Measure, Optional<Double>> read, double mean) {
+  /** What is read lies midway, on a log scale, between the outline and what lies inside. */
+  private static List<Width> widths(Function<Measure, Optional<Double>> read, double midway) {
     List<Width> widths = new ArrayList<>();
-    Optional<Double> relation =
-        read.apply(LineMeasures.OUTLINE_INNER).filter(r -> Math.abs(Math.log(r)) > SAME_BRUSH);
-    double inner = mean;
-    if (relation.isPresent()) {
-      double share = LineFacts.shareInWeight(read.apply(LineMeasures.OUTLINE_SHARE).orElse(0.5));
-      inner = mean / Math.pow(relation.get(), share);
-      widths.add(new Width(Sort.OUTLINE, inner * relation.get()));
-      widths.add(new Width(Sort.INNER, inner));
-    } else {
-      widths.add(new Width(Sort.ALL, mean));
-    }
+    read.apply(LineMeasures.OUTLINE_INNER)
+        .filter(ratio -> Math.abs(Math.log(ratio)) > SAME_BRUSH)
+        .ifPresentOrElse(
+            ratio -> {
+              widths.add(new Width(Sort.OUTLINE, midway * Math.sqrt(ratio)));
+              widths.add(new Width(Sort.INNER, midway / Math.sqrt(ratio)));
+            },
+            () -> widths.add(new Width(Sort.ALL, midway)));
     read.apply(LineMeasures.FACE_BODY)
-        .filter(r -> Math.abs(Math.log(r)) > SAME_BRUSH)
-        .ifPresent(r -> widths.add(new Width(Sort.FACE, mean * r)));
+        .filter(ratio -> Math.abs(Math.log(ratio)) > SAME_BRUSH)
+        .ifPresent(ratio -> widths.add(new Width(Sort.FACE, midway * ratio)));
     return widths;
   }
 

@@ -163,9 +163,10 @@ final class FixFinder {
     }
     double centre = move.measure().scale().toScale(rule.centre());
     Solution there = MoveSolver.solve(move, marks, centre);
-    Solution atEdge = MoveSolver.solve(move, marks, centre + Math.signum(z) * rule.tolerance());
+    double edge = Math.copySign(rule.reach(z < 0), z);
+    Solution atEdge = MoveSolver.solve(move, marks, centre + edge);
     if (!(there instanceof Solution.Reached reached)
-        || !(atEdge instanceof Solution.Reached edge)) {
+        || !(atEdge instanceof Solution.Reached least)) {
       return Optional.empty();
     }
     double farthest =
@@ -176,7 +177,7 @@ final class FixFinder {
     // No difference smaller than the marking error counts.
     return farthest < MarkingError.USUAL_HEADS * headPixels
         ? Optional.empty()
-        : Optional.of(new Change.Moved(score, move, reached.amount(), edge.amount()));
+        : Optional.of(new Change.Moved(score, move, reached.amount(), least.amount()));
   }
 
   private Fix fix(ActScore act, Correction correction) {

@@ -73,7 +73,7 @@ public record Guess(Measure measure, double said, double is) {
    */
   public double z(Optional<Rule> rule) {
     if (rule.isPresent()) {
-      return rule.get().z(said) - rule.get().z(is);
+      return rule.get().apart(said) - rule.get().apart(is);
     }
     return off() / (ROUGHLY * Math.abs(is));
   }

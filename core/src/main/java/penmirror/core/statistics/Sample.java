@@ -51,6 +51,15 @@ public final class Sample {
     return sorted.length;
   }
 
+  /**
+   * The value at a place when all are put in order.
+   *
+   * @param place [0, size − 1], 0 for the smallest
+   */
+  public double ascending(int place) {
+    return sorted[place];
+  }
+
   public double mean() {
     return Mean.of(sorted).getAsDouble();
   }

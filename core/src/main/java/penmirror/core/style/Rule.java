@@ -12,6 +12,7 @@ import penmirror.core.statistics.Sample;
  * @param centre median of the works, in the measure's unit
  * @param spread robust spread of the works, in the measure's scale
  * @param tolerance half the band, in the measure's scale, (0, ∞)
+ * @param room how far from the middle several of the works lie
  * @param readingCount works that have a reading, 1 or more
  * @param weight in the score, 0 or more; 0 is shown and not scored
  * @param grounds what it stands on
@@ -21,6 +22,7 @@ public record Rule(
     double centre,
     double spread,
     double tolerance,
+    Room room,
     int readingCount,
     Strength strength,
     double weight,
@@ -39,6 +41,37 @@ public record Rule(
     BROUGHT,
     /** The user's own word. */
     BY_HAND
+  }
+
+  /**
+   * How far from the middle works lie on either side that are not alone there: what several of them
+   * do is no miss, though it lies outside the band.
+   *
+   * @param below in the measure's scale, 0 or more; 0 where no work but the farthest few lies there
+   * @param above the same on the other side
+   */
+  public record Room(double below, double above) {
+    public static final Room NONE = new Room(0, 0);
+
+    /** One in so many may stand alone, and at least one of any number. */
+    private static final int ALONE = 8;
+
+    public Room {
+      if (!(below >= 0 && above >= 0 && below + above < Double.POSITIVE_INFINITY)) {
+        throw new IllegalArgumentException(
+            "The room on either side is 0 or more, got " + below + " and " + above + ".");
+      }
+    }
+
+    private static Room around(double middle, Sample scaled) {
+      int alone = Math.max(1, scaled.size() / ALONE);
+      if (alone >= scaled.size()) {
+        return NONE;
+      }
+      return new Room(
+          Math.max(0, middle - scaled.ascending(alone)),
+          Math.max(0, scaled.ascending(scaled.size() - 1 - alone) - middle));
+    }
   }
 
   /**
@@ -62,7 +95,8 @@ public record Rule(
       int readingCount,
       Strength strength,
       double weight) {
-    this(measure, centre, spread, tolerance, readingCount, strength, weight, Grounds.ALL);
+    this(
+        measure, centre, spread, tolerance, Room.NONE, readingCount, strength, weight, Grounds.ALL);
   }
 
   /** A rule that fewer than this share of the works have is not scored. */
@@ -96,11 +130,13 @@ public record Rule(
             Math.hypot(loose.factor() * tolerance(measure, scaled), loose.added()));
     double share = values.length / (double) worksInScope;
     Strength strength = Strength.of(tolerance, measure.spreadAmongStyles(), share);
+    double middle = Sample.weightedMedian(values, weights);
     return new Rule(
         measure,
-        measure.scale().told(measure.scale().fromScale(Sample.weightedMedian(values, weights))),
+        measure.scale().told(measure.scale().fromScale(middle)),
         scaled.spread(),
         tolerance,
+        Room.around(middle, scaled),
         values.length,
         strength,
         strength == Strength.FREE ? 0 : share * weight(measure, tolerance),
@@ -124,6 +160,7 @@ public record Rule(
         band.centre(),
         spread,
         band.tolerance(),
+        Room.NONE,
         readingCount,
         asWide == Strength.FREE ? Strength.USUALLY : asWide,
         weight(measure, band.tolerance()),
@@ -148,8 +185,33 @@ public record Rule(
   }
 
   /** Signed distance from the centre in tolerances. */
-  public double z(double value) {
+  public double apart(double value) {
     return measure.scale().difference(value, centre) / tolerance;
+  }
+
+  /** Whether a value lies inside the band. */
+  public boolean holds(double value) {
+    return Math.abs(apart(value)) <= 1;
+  }
+
+  /**
+   * How far a value misses, signed: within the band its distance from the centre in tolerances, at
+   * most 1 as far as several works go, and one more for each tolerance beyond.
+   */
+  public double z(double value) {
+    double apart = apart(value);
+    double beyond = Math.abs(apart) - reach(apart < 0) / tolerance;
+    return beyond > 0
+        ? Math.copySign(1 + beyond, apart)
+        : Math.copySign(Math.min(1, Math.abs(apart)), apart);
+  }
+
+  /**
+   * How far from the centre, on one side, no value is a miss; in the measure's scale, at least the
+   * tolerance.
+   */
+  public double reach(boolean below) {
+    return Math.max(tolerance, below ? room.below() : room.above());
   }
 
   /**
@@ -173,6 +235,7 @@ public record Rule(
   }
 
   Rule withWeight(double newWeight) {
-    return new Rule(measure, centre, spread, tolerance, readingCount, strength, newWeight, grounds);
+    return new Rule(
+        measure, centre, spread, tolerance, room, readingCount, strength, newWeight, grounds);
   }
 }

@@ -188,7 +188,7 @@ public record StyleSheet(
   public int kept(Rule rule) {
     return (int)
         worksRuledOn(rule.measure()).stream()
-            .filter(work -> Math.abs(rule.z(work.value(rule.measure()))) <= 1)
+            .filter(work -> rule.holds(work.value(rule.measure())))
             .count();
   }
 

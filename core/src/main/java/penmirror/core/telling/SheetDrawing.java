@@ -190,7 +190,7 @@ public final class SheetDrawing {
     boolean always =
         rule.strength() == Strength.ALWAYS
             && sheet.worksRuledOn(rule.measure()).stream()
-                .allMatch(work -> Math.abs(rule.z(work.value(rule.measure()))) <= 1);
+                .allMatch(work -> rule.holds(work.value(rule.measure())));
     items.add(new Item.Field(x, y, always ? 13 : 6.5, 13, BLUE, always ? "always" : "usually"));
     items.add(new Item.Stroke(box(x, y, 13, 13), BLUE, 1.2, List.of()));
   }
@@ -202,8 +202,8 @@ public final class SheetDrawing {
     items.add(new Item.Field(middle - half, y - 8, 2 * half, 16, BAND, rule.measure().key()));
     items.add(new Item.Stroke(box(middle - half, y - 8, 2 * half, 16), BLUE, 0.9, List.of()));
     for (MeasuredWork work : sheet.worksRuledOn(rule.measure())) {
-      double z = rule.z(work.value(rule.measure()));
-      double at = Math.max(x, Math.min(x + STRIP, middle + z * half));
+      double apart = rule.apart(work.value(rule.measure()));
+      double at = Math.max(x, Math.min(x + STRIP, middle + apart * half));
       line(at, y - 5, at, y + 5, INK, 1.5);
     }
     line(middle, y - 10, middle, y + 10, BLUE, 2);

@@ -46,6 +46,38 @@ class StyleSheetTest {
     assertThat(rule.tolerance()).isEqualTo(FaceMeasures.EYE_LINE.floorTolerance());
   }
 
+  /** Twelve works, two of which have much higher eyes: one that does as they do misses nothing. */
+  @Test
+  void whatSeveralOfTheWorksDoIsNoMiss() {
+    double[] eyes = {.60, .60, .60, .61, .61, .61, .61, .62, .62, .62, .50, .51};
+    Rule rule = sheet(FaceMeasures.EYE_LINE, eyes).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    assertThat(rule.holds(0.52)).as("outside the band").isFalse();
+    assertThat(rule.apart(0.52)).isLessThan(-1.5);
+    assertThat(rule.z(0.52)).isEqualTo(-1);
+    assertThat(rule.z(0.51)).as("as far as two works go").isCloseTo(-1, offset(1e-9));
+    assertThat(rule.z(0.51 - rule.tolerance()))
+        .as("beyond it as everywhere")
+        .isCloseTo(-2, offset(1e-9));
+    assertThat(rule.reach(false)).as("the other side").isEqualTo(rule.tolerance());
+    assertThat(rule.z(0.61 + 2 * rule.tolerance())).isCloseTo(2, offset(1e-9));
+  }
+
+  /** One work alone may be a slip of its own, and so may one in eight of many. */
+  @Test
+  void whatOneWorkDoesGivesNoRoom() {
+    double[] eyes = {.60, .60, .60, .61, .61, .61, .61, .62, .62, .62, .62, .50};
+    Rule rule = sheet(FaceMeasures.EYE_LINE, eyes).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    assertThat(rule.reach(true)).isEqualTo(rule.tolerance());
+    double[] sixteen = Arrays.copyOf(eyes, 16);
+    Arrays.fill(sixteen, 11, 14, .61);
+    Arrays.fill(sixteen, 14, 16, .50);
+    rule = sheet(FaceMeasures.EYE_LINE, sixteen).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    assertThat(rule.reach(true)).as("two of sixteen").isEqualTo(rule.tolerance());
+    Arrays.fill(sixteen, 13, 16, .50);
+    rule = sheet(FaceMeasures.EYE_LINE, sixteen).rule(FaceMeasures.EYE_LINE).orElseThrow();
+    assertThat(rule.reach(true)).as("three of sixteen").isCloseTo(0.11, offset(1e-9));
+  }
+
   /** A ratio of 4.2 with a tolerance of ln 1.1 has its band from 4.2 / 1.1 to 4.2 · 1.1. */
   @Test
   void ratiosAreWorkedInLogarithms() {

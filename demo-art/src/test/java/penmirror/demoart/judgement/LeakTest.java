@@ -133,7 +133,7 @@ class LeakTest {
         var one = before.get(rule.measure()).reading();
         var other = after.get(rule.measure()).reading();
         if (rule.isScored() && one.isPresent() && other.isPresent()) {
-          double by = Math.abs(rule.z(other.get().value()) - rule.z(one.get().value()));
+          double by = Math.abs(rule.apart(other.get().value()) - rule.apart(one.get().value()));
           moved.merge(act, by, Math::max);
         }
       }

@@ -56,7 +56,7 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
           new Dot(
               SvgNumber.of(x),
               SvgNumber.of(LEVEL + Math.max(-8, Math.min(8, step))),
-              Math.abs(rule.z(entry.value())) > 1,
+              !rule.holds(entry.value()),
               entry));
     }
     return new ActStrip(dots, mark(rule, own), mark(rule, realistic));
@@ -65,7 +65,7 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
   private static Optional<Mark> mark(Rule rule, Optional<Double> value) {
     return value.map(
         v -> {
-          double free = MIDDLE + rule.z(v) * HALF;
+          double free = MIDDLE + rule.apart(v) * HALF;
           double x = place(rule, v);
           return new Mark(SvgNumber.of(x), free == x ? 0 : free < x ? -1 : 1);
         });
@@ -73,6 +73,6 @@ public record ActStrip(List<Dot> dots, Optional<Mark> own, Optional<Mark> realis
 
   /** Where a value stands, held at the ends. */
   public static double place(Rule rule, double value) {
-    return Math.max(MARGIN, Math.min(WIDTH - MARGIN, MIDDLE + rule.z(value) * HALF));
+    return Math.max(MARGIN, Math.min(WIDTH - MARGIN, MIDDLE + rule.apart(value) * HALF));
   }
 }

@@ -16,10 +16,13 @@ public record ReadingStrip(String x, String edgeX, boolean misses, boolean offSc
   private static final double PER_TOLERANCE = (BAND_TO - BAND_FROM) / 2;
 
   public static ReadingStrip of(Rule rule, double value) {
-    double z = rule.z(value);
-    double x = MIDDLE + z * PER_TOLERANCE;
+    double apart = rule.apart(value);
+    double x = MIDDLE + apart * PER_TOLERANCE;
     double held = Math.max(4, Math.min(106, x));
     return new ReadingStrip(
-        SvgNumber.of(held), SvgNumber.of(z < 0 ? BAND_FROM : BAND_TO), Math.abs(z) > 1, held != x);
+        SvgNumber.of(held),
+        SvgNumber.of(apart < 0 ? BAND_FROM : BAND_TO),
+        Math.abs(rule.z(value)) > 1,
+        held != x);
   }
 }

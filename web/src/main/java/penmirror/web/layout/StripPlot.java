@@ -74,7 +74,7 @@ public record StripPlot(
               return new Dot(
                   SvgNumber.of(x),
                   SvgNumber.of(HEIGHT / 2.0 + Math.max(-11, Math.min(11, step))),
-                  Math.abs(rule.z(entry.value())) > 1,
+                  !rule.holds(entry.value()),
                   entry.title(),
                   Wording.number(rule.measure().unit(), entry.value()),
                   entry.href());

@@ -24,7 +24,7 @@ public record Sample(Work work, String view) {
     loaded.inRole(Work.Role.SOURCE).forEach(work -> works.put(Long.toString(work.id()), work));
     return loaded.sheet().worksRuledOn(measure).stream()
         .filter(work -> works.containsKey(work.id()))
-        .sorted(Comparator.comparingDouble(work -> Math.abs(rule.z(work.value(measure)))))
+        .sorted(Comparator.comparingDouble(work -> Math.abs(rule.apart(work.value(measure)))))
         .flatMap(work -> Stream.ofNullable(works.get(work.id())))
         .flatMap(work -> of(loaded, measure, work).stream());
   }

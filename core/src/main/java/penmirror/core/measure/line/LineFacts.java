@@ -3,7 +3,9 @@ package penmirror.core.measure.line;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
 import penmirror.core.measure.FigurePixels;
@@ -48,12 +50,26 @@ public final class LineFacts {
   private final double unit;
   private final double width;
 
+  /** Which points of which strokes are outline. */
+  private final boolean[][] outline;
+
+  private final Optional<Brushes> brushes;
+
   private LineFacts(DrawnLines lines, FigurePixels figure) {
     this.lines = lines;
     this.figure = figure;
     strokes = lines.strokes();
     unit = Math.max(1, figure.unitPixels() / lines.factor());
     width = lines.medianWidth();
+    outline = new boolean[strokes.size()][];
+    for (int s = 0; s < outline.length; s++) {
+      Stroke stroke = strokes.get(s);
+      outline[s] = new boolean[stroke.size()];
+      for (int i = 0; i < stroke.size(); i++) {
+        outline[s][i] = stroke.isRead(i) && isOutline(stroke, i);
+      }
+    }
+    brushes = brushes();
   }
 
   public static void find(DrawnLines lines, FigurePixels figure, Findings findings) {
@@ -113,32 +129,71 @@ public final class LineFacts {
   }
 
   private void weight(Findings findings) {
-    double mean = usualWidth(lines);
-    double relative = perStroke(strokes, stroke -> Math.log(stroke.medianWidth())).meanError();
-    findings.put(LineMeasures.WIDTH, lines.factor() * mean, lines.factor() * mean * relative);
+    double weight = weight();
+    double relative =
+        brushes
+            .map(two -> two.relativeError() / 2)
+            .orElseGet(() -> perStroke(strokes, of -> Math.log(of.medianWidth())).meanError());
+    findings.put(LineMeasures.WIDTH, lines.factor() * weight, lines.factor() * weight * relative);
+  }
+
+  /** How heavy the line of a drawing is, pixels of the copy, above 0. */
+  static double weight(DrawnLines lines, FigurePixels figure) {
+    return new LineFacts(lines, figure).weight();
   }
 
   /**
-   * How heavy the line is, pixels of the copy: the mean of the widths by length, on a log scale,
-   * without the outer fifths. Where outline and inner lines are two brushes the median is the one
-   * or the other, and jumps with the pose by how much there is of each; this moves little. Where no
-   * point lies clear of a junction it is the median that the lines were found by.
+   * Midway, on a log scale, between the outline and what lies inside: how much there is of each
+   * hangs on pose and clothes, and no hand decides it. Where one of both is missing it is the mean
+   * over all by length, on a log scale, without the outer fifths; where no point lies clear of a
+   * junction, the median that the lines were found by.
    */
-  static double usualWidth(DrawnLines lines) {
-    WeightedSample logs = clearWidths(lines.strokes()).mapped(Math::log);
-    return logs.size() == 0
-        ? lines.medianWidth()
-        : Math.exp(logs.middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
+  private double weight() {
+    return brushes
+        .map(two -> Math.sqrt(two.outline() * two.inner()))
+        .orElseGet(
+            () -> {
+              WeightedSample logs = clearWidths(strokes).mapped(Math::log);
+              return logs.size() == 0
+                  ? width
+                  : Math.exp(logs.middleMean(OUTER_FIFTH, 1 - OUTER_FIFTH));
+            });
   }
 
   /**
-   * Of what {@link LineMeasures#WIDTH} is a mean over, how much is drawn with one of two brushes.
+   * What a drawing is drawn with.
    *
-   * @param share of that brush in the whole length, in [0, 1]
-   * @return in [0, 1]
+   * @param outline median width, pixels of the copy, above 0
+   * @param inner the same of all other lines
+   * @param relativeError of one over the other, as other strokes would have it
    */
-  public static double shareInWeight(double share) {
-    return Math.max(0, Math.min(1, (share - OUTER_FIFTH) / (1 - 2 * OUTER_FIFTH)));
+  private record Brushes(double outline, double inner, double relativeError) {}
+
+  /** Empty where there is too little of one of them. */
+  private Optional<Brushes> brushes() {
+    WeightedSample outer = widths(true);
+    WeightedSample inner = widths(false);
+    if (Math.min(outer.weight(), inner.weight()) < LEAST_PART_UNITS * unit) {
+      return Optional.empty();
+    }
+    double relative =
+        Math.hypot(
+            perStroke(with(true), Stroke::medianWidth).medianError() / outer.median(),
+            perStroke(with(false), Stroke::medianWidth).medianError() / inner.median());
+    return Optional.of(new Brushes(outer.median(), inner.median(), relative));
+  }
+
+  /** The strokes that are outline somewhere, or somewhere not. */
+  private List<Stroke> with(boolean isOutline) {
+    List<Stroke> with = new ArrayList<>();
+    for (int s = 0; s < outline.length; s++) {
+      Stroke stroke = strokes.get(s);
+      boolean[] of = outline[s];
+      if (IntStream.range(0, of.length).anyMatch(i -> stroke.isRead(i) && of[i] == isOutline)) {
+        with.add(stroke);
+      }
+    }
+    return with;
   }
 
   /** Deviation of the widths along a stroke over their mean, after a mean over three points. */
@@ -162,58 +217,35 @@ public final class LineFacts {
   }
 
   private void outline(Findings findings) {
-    List<Stroke> outer = new ArrayList<>();
-    List<Stroke> inner = new ArrayList<>();
-    double outerLength = 0;
-    double innerLength = 0;
     Ratio share = new Ratio();
-    for (Stroke stroke : strokes) {
+    for (int s = 0; s < outline.length; s++) {
+      Stroke stroke = strokes.get(s);
       double outside = 0;
-      double inside = 0;
+      double all = 0;
       for (int i = 0; i < stroke.size(); i++) {
-        if (stroke.isRead(i) && isOutline(stroke, i)) {
-          outside += stroke.steps()[i];
-        } else if (stroke.isRead(i)) {
-          inside += stroke.steps()[i];
+        if (stroke.isRead(i)) {
+          outside += outline[s][i] ? stroke.steps()[i] : 0;
+          all += stroke.steps()[i];
         }
       }
-      if (outside > 0) {
-        outer.add(stroke);
-      }
-      if (inside > 0) {
-        inner.add(stroke);
-      }
-      share.add(outside, outside + inside);
-      outerLength += outside;
-      innerLength += inside;
+      share.add(outside, all);
     }
     findings.put(LineMeasures.OUTLINE_SHARE, share, Reason.TOO_LITTLE);
-    if (Math.min(outerLength, innerLength) < LEAST_PART_UNITS * unit) {
-      findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE);
-    } else {
-      double outerWidth = widths(outer, true).median();
-      double innerWidth = widths(inner, false).median();
-      if (outerWidth > 0 && innerWidth > 0) {
-        double relative =
-            Math.hypot(
-                perStroke(outer, Stroke::medianWidth).medianError() / outerWidth,
-                perStroke(inner, Stroke::medianWidth).medianError() / innerWidth);
-        findings.put(
-            LineMeasures.OUTLINE_INNER,
-            outerWidth / innerWidth,
-            relative * outerWidth / innerWidth);
-      } else {
-        findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE);
-      }
-    }
+    brushes.ifPresentOrElse(
+        two -> {
+          double ratio = two.outline() / two.inner();
+          findings.put(LineMeasures.OUTLINE_INNER, ratio, two.relativeError() * ratio);
+        },
+        () -> findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE));
     findings.put(LineMeasures.CLOSED, OutlineCover.share(lines, figure), Reason.NO_FIGURE);
   }
 
-  private WeightedSample widths(List<Stroke> of, boolean outline) {
+  private WeightedSample widths(boolean isOutline) {
     WeightedSample.Builder sample = WeightedSample.builder();
-    for (Stroke stroke : of) {
+    for (int s = 0; s < outline.length; s++) {
+      Stroke stroke = strokes.get(s);
       for (int i = 0; i < stroke.size(); i++) {
-        if (stroke.isClear(i) && isOutline(stroke, i) == outline) {
+        if (stroke.isClear(i) && outline[s][i] == isOutline) {
           sample.add(stroke.widths()[i], stroke.steps()[i]);
         }
       }
@@ -236,16 +268,7 @@ public final class LineFacts {
 
   /** Which points of which strokes are outline, for drawing them. */
   public static boolean[][] outline(DrawnLines lines, FigurePixels figure) {
-    LineFacts facts = new LineFacts(lines, figure);
-    boolean[][] outline = new boolean[lines.strokes().size()][];
-    for (int s = 0; s < outline.length; s++) {
-      Stroke stroke = lines.strokes().get(s);
-      outline[s] = new boolean[stroke.size()];
-      for (int i = 0; i < stroke.size(); i++) {
-        outline[s][i] = stroke.isRead(i) && facts.isOutline(stroke, i);
-      }
-    }
-    return outline;
+    return new LineFacts(lines, figure).outline;
   }
 
   /** Whether exactly one side of the line, a little beyond its edge, is background. */

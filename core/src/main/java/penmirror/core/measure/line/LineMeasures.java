@@ -23,7 +23,7 @@ public final class LineMeasures {
               Unit.HEAD_THOUSANDTHS,
               Ruler.HEAD_THOUSANDTHS,
               Scale.LOG,
-              "mean width over the length of all lines, by its logarithm, outer fifths aside / crown to chin")
+              "root of median width of the outline × median width of the inner lines / crown to chin")
           .spreads(0.06, 0.156, 0.745)
           .source(SETS)
           .build();
@@ -34,7 +34,7 @@ public final class LineMeasures {
               Unit.FIGURE_THOUSANDTHS,
               WIDTH,
               Ruler.FIGURE_THOUSANDTHS,
-              "mean width over the length of all lines, by its logarithm, outer fifths aside / square root of"
+              "root of median width of the outline × median width of the inner lines / square root of"
                   + " the figure's area")
           .spreads(0.06, 0.187, 0.748)
           .source(SETS)

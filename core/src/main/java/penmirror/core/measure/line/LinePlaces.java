@@ -52,7 +52,7 @@ public final class LinePlaces {
     this.marks = marks;
     this.headPixels = headPixels;
     this.lineLightness = lightness(lines);
-    this.usual = LineFacts.usualWidth(lines);
+    this.usual = LineFacts.weight(lines, figure);
   }
 
   /**

@@ -49,6 +49,32 @@ class LineFactsTest {
     assertThat(value(readings, LineMeasures.CLOSED)).isGreaterThan(0.98);
   }
 
+  /** However much is drawn with each of two brushes, the weight is midway between them. */
+  @ParameterizedTest
+  @ValueSource(ints = {2, 5, 12})
+  void theWeightIsMidwayBetweenOutlineAndInnerLines(int innerLines) {
+    Drawing drawing = new Drawing(800, 800, 0xFFFFFF);
+    drawing.fill(new Ellipse2D.Double(120, 120, 560, 560), SKIN);
+    for (int k = 0; k < innerLines; k++) {
+      double y = 280 + 240.0 * k / (innerLines - 1);
+      drawing.stroke(new Line2D.Double(260, y, 540, y + 20), 6, 0x241F20);
+    }
+    drawing.stroke(new Ellipse2D.Double(120, 120, 560, 560), 12, 0x241F20);
+    assertThat(value(read(drawing), LineMeasures.WIDTH))
+        .isCloseTo(Math.sqrt(12 * 6), withPercentage(5));
+  }
+
+  /** Without lines inside it is the outline's own. */
+  @Test
+  void anOutlineAloneHasItsOwnWeight() {
+    Drawing drawing = new Drawing(800, 800, 0xFFFFFF);
+    drawing.fill(new Ellipse2D.Double(120, 120, 560, 560), SKIN);
+    drawing.stroke(new Ellipse2D.Double(120, 120, 560, 560), 12, 0x241F20);
+    PixelReadings readings = read(drawing);
+    assertThat(value(readings, LineMeasures.WIDTH)).isCloseTo(12, withPercentage(5));
+    assertThat(readings.estimate(LineMeasures.OUTLINE_INNER)).isEmpty();
+  }
+
   @Test
   void aHalfOpenOutlineIsHalfClosed() {
     Drawing drawing = new Drawing(800, 800, 0xFFFFFF);
