@@ -105,6 +105,32 @@ class StripsTest {
     assertThat(number(ReadingStrip.of(EYES, 0.57).edgeX())).isEqualTo(ReadingStrip.BAND_FROM);
   }
 
+  /** Where several works lie outside the band it is drawn how far, and a miss begins there. */
+  @Test
+  void whatSeveralWorksDoIsDrawnOutOfTheBand() {
+    Rule roomy =
+        new Rule(
+            FaceMeasures.EYE_LINE,
+            0.6,
+            0.01,
+            0.02,
+            new Rule.Room(0.04, 0.01),
+            12,
+            Strength.ALWAYS,
+            1,
+            Rule.Grounds.ALL);
+    double perTolerance = (ReadingStrip.BAND_TO - ReadingStrip.BAND_FROM) / 2;
+    ReadingStrip near = ReadingStrip.of(roomy, 0.565);
+    assertThat(near.misses()).isFalse();
+    assertThat(number(near.x())).isLessThan(ReadingStrip.BAND_FROM);
+    assertThat(near.room()).isEqualTo("M38.0 11H21.0m0 -4v8");
+    ReadingStrip low = ReadingStrip.of(roomy, 0.55);
+    assertThat(low.misses()).isTrue();
+    assertThat(number(low.edgeX())).isEqualTo(55 - 2 * perTolerance);
+    assertThat(number(ReadingStrip.of(roomy, 0.63).edgeX())).isEqualTo(ReadingStrip.BAND_TO);
+    assertThat(ReadingStrip.of(EYES, 0.6).room()).isEmpty();
+  }
+
   @Test
   void aReadingFarOffIsHeldAtTheEdgeAndSaysSo() {
     ReadingStrip far = ReadingStrip.of(EYES, 0.99);
