@@ -24,7 +24,7 @@ public final class LineMeasures {
               Ruler.HEAD_THOUSANDTHS,
               Scale.LOG,
               "root of median width of the outline × median width of the inner lines / crown to chin")
-          .spreads(0.06, 0.156, 0.745)
+          .spreads(0.1, 0.156, 0.745)
           .source(SETS)
           .build();
 
@@ -36,7 +36,7 @@ public final class LineMeasures {
               Ruler.FIGURE_THOUSANDTHS,
               "root of median width of the outline × median width of the inner lines / square root of"
                   + " the figure's area")
-          .spreads(0.06, 0.187, 0.748)
+          .spreads(0.1, 0.187, 0.748)
           .source(SETS)
           .build();
 
