@@ -8,6 +8,7 @@ import { ask } from './asking.js';
 import { loop } from './places.js';
 import { Values } from './values.js';
 import { Mended } from './mended.js';
+import { Laid } from './laid.js';
 
 (() => {
   const mirror = document.getElementById('mirror');
@@ -33,6 +34,25 @@ import { Mended } from './mended.js';
   let mode = 'fold';
   let fold = Number(mirror.dataset.fold);
 
+  // ---------- yours laid by hand: kept on this device for this pair, as a view is
+  const kept = `pen-mirror-laid-${mirror.dataset.pair}`;
+  const middle = { x: width / 2, y: height / 2 };
+  let laid = Laid.read(localStorage.getItem(kept));
+  const isMirrored = () => pressed('flip') !== pressed('turn');
+  const lay = (next) => {
+    laid = next;
+    if (laid.isAsItWas()) localStorage.removeItem(kept); else localStorage.setItem(kept, laid.text());
+    show();
+  };
+  const steps = {
+    smaller: () => laid.sized(1 / 1.005, middle),
+    larger: () => laid.sized(1.005, middle),
+    left: () => laid.turned(isMirrored() ? 0.25 : -0.25, middle),
+    right: () => laid.turned(isMirrored() ? -0.25 : 0.25, middle),
+    back: () => Laid.asItWas(),
+  };
+  const move = (dx, dy) => lay(laid.moved(isMirrored() ? -dx : dx, dy));
+
   const show = () => {
     const flip = pressed('flip');
     const room = mode === 'beside' ? 2 * width + 20 : width;
@@ -47,8 +67,11 @@ import { Mended } from './mended.js';
     // Yours alone is turned about the head of the source, so that both still lie over each other.
     const turned = pressed('turn') ? `translate(${2 * Number(mirror.dataset.fold)} 0) scale(-1 1)` : '';
     const aside = (mode === 'beside' ? `translate(${width + 20} 0)` : '') + turned;
-    node('redraw-place').setAttribute('transform', aside);
+    node('redraw-place').setAttribute('transform', `${aside} ${laid.transform()}`);
     node('mirror-marks-place').setAttribute('transform', aside);
+    node('your-marks').setAttribute('transform', laid.transform());
+    mirror.classList.toggle('by-hand', pressed('hand'));
+    node('hand-laid').hidden = !pressed('hand') && laid.isAsItWas();
     node('redraw-side').setAttribute('opacity', String(mode === 'over' ? fold / width : 1));
     mirror.classList.toggle('far', pressed('far'));
     mirror.classList.toggle('grey', pressed('grey'));
@@ -83,19 +106,41 @@ import { Mended } from './mended.js';
   slider.addEventListener('input', () => setFold(Number(slider.value)));
   node('source').addEventListener('change', (event) => event.target.form.submit());
 
+  document.querySelectorAll('[data-lays]').forEach((each) => each.addEventListener('click', () => lay(steps[each.dataset.lays]())));
+  mirror.addEventListener('wheel', (event) => {
+    if (!pressed('hand')) return;
+    event.preventDefault();
+    lay(laid.sized(Math.exp(-event.deltaY / 2000), middle));
+  }, { passive: false });
+
   let dragging = false;
+  /** Where the hand last was while it moves yours. */
+  let last = null;
   const toPicture = (event) => {
     const matrix = mirror.getScreenCTM().inverse();
-    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix).x;
+    return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
   };
   mirror.addEventListener('pointerdown', (event) => {
+    if (pressed('hand') && event.button === 0) {
+      last = toPicture(event);
+      mirror.setPointerCapture(event.pointerId);
+      return;
+    }
     if (mode !== 'fold') return;
     dragging = true;
     mirror.setPointerCapture(event.pointerId);
-    setFold(toPicture(event));
+    setFold(toPicture(event).x);
   });
-  mirror.addEventListener('pointermove', (event) => { if (dragging) setFold(toPicture(event)); });
-  mirror.addEventListener('pointerup', () => { dragging = false; });
+  mirror.addEventListener('pointermove', (event) => {
+    if (dragging) setFold(toPicture(event).x);
+    if (!last) return;
+    const here = toPicture(event);
+    move(here.x - last.x, here.y - last.y);
+    last = here;
+  });
+  const letGo = () => { dragging = false; last = null; };
+  mirror.addEventListener('pointerup', letGo);
+  mirror.addEventListener('pointercancel', letGo);
 
   // The list of places comes once its heading is opened, and goes from the picture when it is closed.
   const placesOfLine = node('line-places');
@@ -187,7 +232,14 @@ import { Mended } from './mended.js';
     const at = fixes.indexOf(document.activeElement);
     const letters = lettersOn();
     const key = event.key.toLowerCase();
-    if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const step = { '-': 'smaller', '+': 'larger', '=': 'larger', ',': 'left', '.': 'right' }[event.key];
+    if (pressed('hand') && way) {
+      const by = width / (event.shiftKey ? 60 : 600);
+      move(way[0] * by, way[1] * by);
+    } else if (pressed('hand') && step) {
+      lay(steps[step]());
+    } else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
       setFold(fold + (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? width / 10 : width / 60));
     } else if (!letters) {
       return;
@@ -207,6 +259,8 @@ import { Mended } from './mended.js';
       toggle('far');
     } else if (key === 's') {
       toggle('squint');
+    } else if (key === 'h') {
+      toggle('hand');
     } else if (key === 'v') {
       toggle('values');
     } else if (key === ' ') {

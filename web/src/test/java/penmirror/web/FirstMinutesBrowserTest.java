@@ -217,7 +217,8 @@ class FirstMinutesBrowserTest extends BrowserTest {
   private void answer(Work redraw) {
     int before = markings.newest(redraw.id(), redraw.view()).version();
     try {
-      page.waitForSelector("#asking:visible");
+      // The question stands once its script has begun, not as soon as the page is there.
+      page.waitForSelector("#asking[data-point-asked]:visible");
       String key = page.locator("#asking").getAttribute("data-point-asked");
       Optional<Point> truth = Landmark.ofKey(key).flatMap(l -> redraw(1).truth().point(l));
       if (truth.isPresent()) {

@@ -2,7 +2,9 @@ package penmirror.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
 
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.LoadState;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -138,6 +140,65 @@ class MirrorBrowserTest extends BrowserTest {
     page.keyboard().press("f");
     BufferedImage flipped = seen();
     assertThat(apart(yours, flipped, true)).isLessThan(apart(yours, flipped, false) / 3);
+    assertThat(complaints).isEmpty();
+  }
+
+  private double[] laid() {
+    String matrix = page.locator("#your-marks").getAttribute("transform");
+    return Arrays.stream(matrix.substring(7, matrix.length() - 1).split(" "))
+        .mapToDouble(Double::parseDouble)
+        .toArray();
+  }
+
+  private double number(String script) {
+    return ((Number) page.evaluate(script)).doubleValue();
+  }
+
+  /** By keys, by dragging and by the wheel; kept over a reload, and put back by one button. */
+  @Test
+  void laidByHandItStaysWhereItWasPut() throws IOException {
+    page.keyboard().press("o");
+    page.locator("#fold-at").focus();
+    page.keyboard().press("End");
+    BufferedImage before = seen();
+    page.locator("#mirror").evaluate("() => document.activeElement.blur()");
+    page.keyboard().press("h");
+    assertThat(page.locator("#hand-laid")).isVisible();
+    page.keyboard().press("Shift+ArrowRight");
+    page.keyboard().press("Shift+ArrowRight");
+    page.keyboard().press("ArrowUp");
+    double width = number("() => Number(document.getElementById('mirror').dataset.width)");
+    assertThat(laid()[4]).isCloseTo(2 * width / 60, offset(0.01));
+    assertThat(laid()[5]).isCloseTo(-width / 600, offset(0.01));
+
+    double perPixel = number("() => 1 / document.getElementById('mirror').getScreenCTM().a");
+    BoundingBox box = page.locator("#mirror").boundingBox();
+    double x = box.x + box.width / 2;
+    double y = box.y + box.height / 2;
+    page.mouse().move(x, y);
+    page.mouse().down();
+    page.mouse().move(x + 40, y + 10);
+    page.mouse().up();
+    assertThat(laid()[4]).isCloseTo(2 * width / 60 + 40 * perPixel, offset(1.0));
+    assertThat(laid()[5]).isCloseTo(-width / 600 + 10 * perPixel, offset(1.0));
+    page.keyboard().press("Period");
+    page.keyboard().press("Period");
+    assertThat(Math.toDegrees(Math.atan2(laid()[1], laid()[0]))).isCloseTo(0.5, offset(0.01));
+    page.mouse().wheel(0, -200);
+    page.waitForFunction(
+        "() => document.getElementById('your-marks').transform.baseVal[0].matrix.a > 1.05");
+    assertThat(apart(before, seen(), false)).isGreaterThan(3);
+
+    double[] put = laid();
+    page.reload();
+    page.waitForFunction("() => document.getElementById('your-marks').hasAttribute('transform')");
+    assertThat(laid()).containsExactly(put, offset(1e-6));
+    page.locator("#hand-laid [data-lays=back]").click();
+    assertThat(laid()).containsExactly(new double[] {1, 0, 0, 1, 0, 0}, offset(1e-9));
+    assertThat(page.locator("#hand-laid")).isHidden();
+    // The arrows are the fold's again.
+    page.keyboard().press("ArrowRight");
+    assertThat(laid()[4]).isZero();
     assertThat(complaints).isEmpty();
   }
 }
