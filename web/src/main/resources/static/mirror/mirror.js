@@ -237,7 +237,7 @@ import { Laid } from './laid.js';
     if (pressed('hand') && way) {
       const by = width / (event.shiftKey ? 60 : 600);
       move(way[0] * by, way[1] * by);
-    } else if (pressed('hand') && step) {
+    } else if (letters && pressed('hand') && step) {
       lay(steps[step]());
     } else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
       setFold(fold + (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? width / 10 : width / 60));

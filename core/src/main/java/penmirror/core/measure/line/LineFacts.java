@@ -53,8 +53,6 @@ public final class LineFacts {
   /** Which points of which strokes are outline. */
   private final boolean[][] outline;
 
-  private final Optional<Brushes> brushes;
-
   private LineFacts(DrawnLines lines, FigurePixels figure) {
     this.lines = lines;
     this.figure = figure;
@@ -69,7 +67,6 @@ public final class LineFacts {
         outline[s][i] = stroke.isRead(i) && isOutline(stroke, i);
       }
     }
-    brushes = brushes();
   }
 
   public static void find(DrawnLines lines, FigurePixels figure, Findings findings) {
@@ -81,8 +78,10 @@ public final class LineFacts {
       findings.absent(LineMeasures.OF_WIDTH, Reason.HAIRLINE);
       return;
     }
-    facts.widths(findings);
-    facts.outline(findings);
+    Optional<Brushes> brushes = facts.brushes();
+    double relative = brushes.map(facts::relativeError).orElse(0.0);
+    facts.widths(brushes, relative, findings);
+    facts.outline(brushes, relative, findings);
     facts.tapers(findings);
     facts.wobble(findings);
   }
@@ -105,10 +104,15 @@ public final class LineFacts {
     return new OkLab(lightness.build().median(), a.build().median(), b.build().median());
   }
 
-  private void widths(Findings findings) {
+  private void widths(Optional<Brushes> brushes, double betweenBrushes, Findings findings) {
     WeightedSample all = clearWidths(strokes);
     WeightedSample byStroke = perStroke(strokes, Stroke::medianWidth);
-    weight(findings);
+    double weight = weight(brushes);
+    double relative =
+        brushes.isPresent()
+            ? betweenBrushes / 2
+            : perStroke(strokes, of -> Math.log(of.medianWidth())).meanError();
+    findings.put(LineMeasures.WIDTH, lines.factor() * weight, lines.factor() * weight * relative);
     double thin = all.quantile(0.1);
     double thick = all.quantile(0.9);
     double spread = (all.quantile(0.75) - all.quantile(0.25)) / 1.349;
@@ -128,18 +132,10 @@ public final class LineFacts {
     putMedian(findings, LineMeasures.STROKE_VARIATION, within.build(), 1);
   }
 
-  private void weight(Findings findings) {
-    double weight = weight();
-    double relative =
-        brushes
-            .map(two -> two.relativeError() / 2)
-            .orElseGet(() -> perStroke(strokes, of -> Math.log(of.medianWidth())).meanError());
-    findings.put(LineMeasures.WIDTH, lines.factor() * weight, lines.factor() * weight * relative);
-  }
-
   /** How heavy the line of a drawing is, pixels of the copy, above 0. */
   static double weight(DrawnLines lines, FigurePixels figure) {
-    return new LineFacts(lines, figure).weight();
+    LineFacts facts = new LineFacts(lines, figure);
+    return facts.weight(facts.brushes());
   }
 
   /**
@@ -148,7 +144,7 @@ public final class LineFacts {
    * over all by length, on a log scale, without the outer fifths; where no point lies clear of a
    * junction, the median that the lines were found by.
    */
-  private double weight() {
+  private double weight(Optional<Brushes> brushes) {
     return brushes
         .map(two -> Math.sqrt(two.outline() * two.inner()))
         .orElseGet(
@@ -165,22 +161,23 @@ public final class LineFacts {
    *
    * @param outline median width, pixels of the copy, above 0
    * @param inner the same of all other lines
-   * @param relativeError of one over the other, as other strokes would have it
    */
-  private record Brushes(double outline, double inner, double relativeError) {}
+  private record Brushes(double outline, double inner) {}
 
   /** Empty where there is too little of one of them. */
   private Optional<Brushes> brushes() {
     WeightedSample outer = widths(true);
     WeightedSample inner = widths(false);
-    if (Math.min(outer.weight(), inner.weight()) < LEAST_PART_UNITS * unit) {
-      return Optional.empty();
-    }
-    double relative =
-        Math.hypot(
-            perStroke(with(true), Stroke::medianWidth).medianError() / outer.median(),
-            perStroke(with(false), Stroke::medianWidth).medianError() / inner.median());
-    return Optional.of(new Brushes(outer.median(), inner.median(), relative));
+    return Math.min(outer.weight(), inner.weight()) < LEAST_PART_UNITS * unit
+        ? Optional.empty()
+        : Optional.of(new Brushes(outer.median(), inner.median()));
+  }
+
+  /** Of one over the other, as other strokes would have it. */
+  private double relativeError(Brushes two) {
+    return Math.hypot(
+        perStroke(with(true), Stroke::medianWidth).medianError() / two.outline(),
+        perStroke(with(false), Stroke::medianWidth).medianError() / two.inner());
   }
 
   /** The strokes that are outline somewhere, or somewhere not. */
@@ -216,7 +213,7 @@ public final class LineFacts {
     return Math.sqrt(Math.max(0, squares / n - mean * mean)) / mean;
   }
 
-  private void outline(Findings findings) {
+  private void outline(Optional<Brushes> brushes, double relative, Findings findings) {
     Ratio share = new Ratio();
     for (int s = 0; s < outline.length; s++) {
       Stroke stroke = strokes.get(s);
@@ -234,7 +231,7 @@ public final class LineFacts {
     brushes.ifPresentOrElse(
         two -> {
           double ratio = two.outline() / two.inner();
-          findings.put(LineMeasures.OUTLINE_INNER, ratio, two.relativeError() * ratio);
+          findings.put(LineMeasures.OUTLINE_INNER, ratio, relative * ratio);
         },
         () -> findings.absent(LineMeasures.OUTLINE_INNER, Reason.TOO_LITTLE));
     findings.put(LineMeasures.CLOSED, OutlineCover.share(lines, figure), Reason.NO_FIGURE);
