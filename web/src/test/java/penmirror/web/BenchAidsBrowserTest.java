@@ -3,7 +3,6 @@ package penmirror.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
-import static org.awaitility.Awaitility.await;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
@@ -341,18 +340,18 @@ class BenchAidsBrowserTest extends BrowserTest {
       assertThat(touch.locator("#proposed")).containsText("doubtful");
       touch.locator("#confirm").tap();
       assertThat(touch.locator("#confirm")).isHidden();
-      Locator sole = touch.locator("#roll [data-landmark='sole']");
-      sole.tap();
+      // Each tap is told to the page later than the test goes on.
+      Locator sole = touch.locator("#roll li:has([data-landmark='sole'])");
+      sole.locator("button").tap();
+      assertThat(sole).hasClass(Pattern.compile("\\bnow\\b"));
+      String before = touch.locator("#placed").textContent();
       touch.locator("[data-tool='remove']").tap();
+      assertThat(touch.locator("#placed")).not().hasText(before);
       touch.locator("#art").scrollIntoViewIfNeeded();
       double[] at = onScreen(new Point(600, 900));
       touch.touchscreen().tap(at[0], at[1]);
-      // A tap is told to the page later than the test goes on.
-      await()
-          .untilAsserted(
-              () ->
-                  assertThat(marks().require(Landmark.SOLE).distanceTo(new Point(600, 900)))
-                      .isLessThan(4));
+      assertThat(touch.locator("#placed")).hasText(before);
+      assertThat(marks().require(Landmark.SOLE).distanceTo(new Point(600, 900))).isLessThan(4);
       for (String target : List.of("#propose", "[data-tool='undo']", "[data-switch='snap']")) {
         assertThat(touch.locator(target).boundingBox().height)
             .as(target)
