@@ -227,11 +227,15 @@ public final class StyleFile {
     node.put("weight", work.weight());
     ObjectNode readings = node.putObject("readings");
     work.values().forEach((measure, value) -> readings.put(measure.key(), value));
-    ArrayNode absent = node.putArray("notThere");
-    work.notThere().forEach(measure -> absent.add(measure.key()));
+    keys(node.putArray("notThere"), work.notThere());
+    keys(node.putArray("outOfSight"), work.outOfSight());
     PixelReadingsJson.swatches(node.putArray("swatches"), work.swatches());
     PixelReadingsJson.swatches(node.putArray("flats"), work.flats());
     RoleTonesJson.write(node.putArray("roles"), work.roles());
+  }
+
+  private static void keys(ArrayNode keys, Set<Measure> measures) {
+    measures.forEach(measure -> keys.add(measure.key()));
   }
 
   private static void write(ObjectNode node, Rule rule) {
@@ -309,15 +313,16 @@ public final class StyleFile {
         view(node.path("view").asString("front")),
         portrayal(node),
         values,
-        notThere(node.path("notThere")),
+        measures(node.path("notThere")),
+        measures(node.path("outOfSight")),
         PixelReadingsJson.swatches(node.path("swatches")),
         PixelReadingsJson.swatches(node.path("flats")),
         RoleTonesJson.read(node.path("roles")),
         weight(node));
   }
 
-  /** Measures this version does not know are left out. */
-  private static Set<Measure> notThere(JsonNode node) {
+  /** By their keys; measures this version does not know are left out, an older file has none. */
+  private static Set<Measure> measures(JsonNode node) {
     Set<Measure> measures = new LinkedHashSet<>();
     for (JsonNode key : node) {
       MeasureCatalogue.byKey(key.asString("")).ifPresent(measures::add);

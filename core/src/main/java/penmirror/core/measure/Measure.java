@@ -67,7 +67,10 @@ public final class Measure {
   private final Set<View> views;
   private final List<Landmark> needs;
   private final List<Landmark> needsOfASide;
+
+  /** By their names on the left. */
   private final List<Landmark> needsSeen;
+
   private final Nature nature;
   private final boolean step;
   private final boolean scored;
@@ -207,6 +210,15 @@ public final class Measure {
         && read(evidence).fold(reading -> false, none -> none.reason().isTrulyAbsent());
   }
 
+  /**
+   * Whether all that is missing for a reading is out of sight: said to be so, or covered where it
+   * has to be seen. Such a picture says nothing of this, neither for nor against.
+   */
+  public boolean isOutOfSight(Evidence evidence) {
+    return !isFromPixels()
+        && read(evidence).fold(reading -> false, none -> none.reason() == Reason.LANDMARKS_HIDDEN);
+  }
+
   /** The value alone, without its error; empty where {@link #read} gives no reading. */
   public OptionalDouble value(Evidence evidence) {
     if (!views.contains(evidence.marks().view())) {
@@ -257,9 +269,13 @@ public final class Measure {
   /** The marks with those out of sight that are covered and have to be seen. */
   private Marks heeded(Marks marks) {
     Marks heeded = marks;
-    for (Landmark landmark : needsSeen) {
-      if (marks.point(landmark).isPresent() && marks.seen(landmark).isEmpty()) {
-        heeded = heeded.with(landmark, Mark.hidden());
+    for (Side side : needsSeen.isEmpty() ? new Side[0] : Side.values()) {
+      List<Landmark> of =
+          needsSeen.stream().map(side::of).filter(one -> marks.point(one).isPresent()).toList();
+      if (of.stream().allMatch(one -> marks.seen(one).isEmpty())) {
+        for (Landmark landmark : of) {
+          heeded = heeded.with(landmark, Mark.hidden());
+        }
       }
     }
     return heeded;
@@ -298,6 +314,10 @@ public final class Measure {
     List<Landmark> used = new ArrayList<>(needed);
     used.add(Landmark.CROWN);
     used.add(Landmark.CHIN);
+    for (Landmark seen : needsSeen) {
+      used.add(seen);
+      used.add(seen.mirrored());
+    }
     Marks few = marks.only(used);
     for (Landmark landmark : needed) {
       Mark mark = few.landmarks().get(landmark);
@@ -500,11 +520,12 @@ public final class Measure {
     }
 
     /**
-     * Both of which have to be seen, by the name on the left: one that is covered, such as the tip
-     * of a finger in a fist, says where the form ends and not how long it is.
+     * Of which one at least has to be seen on a side, by the names on the left: the tip of a finger
+     * in a fist says where the form ends and not how long it is, nobody sees how thick a neck is in
+     * its scarf, nor an ear under hair; one that shows its lobe is told.
      */
-    public Builder needsSeen(Landmark left) {
-      needsSeen = List.of(left, left.mirrored());
+    public Builder needsSeen(Landmark... left) {
+      needsSeen = List.of(left);
       return this;
     }
 

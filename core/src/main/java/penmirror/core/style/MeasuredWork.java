@@ -27,6 +27,8 @@ import penmirror.core.reading.MeasureCatalogue;
  * @param values in the unit of each measure; measures without a reading are absent
  * @param notThere what was looked for in the pixels and is truly not there, such as the width of
  *     lines in a picture without lines
+ * @param outOfSight of what the picture says nothing, as what has to be seen for it is covered or
+ *     out of sight
  * @param flats colours told apart finely, by which works are compared
  * @param roles the colours of skin, hair and clothes, as far as they were found
  */
@@ -38,6 +40,7 @@ public record MeasuredWork(
     Portrayal shows,
     Map<Measure, Double> values,
     Set<Measure> notThere,
+    Set<Measure> outOfSight,
     List<Swatch> swatches,
     List<Swatch> flats,
     List<RoleTones> roles,
@@ -46,6 +49,7 @@ public record MeasuredWork(
   public MeasuredWork {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
     notThere = Collections.unmodifiableSet(new LinkedHashSet<>(notThere));
+    outOfSight = Collections.unmodifiableSet(new LinkedHashSet<>(outOfSight));
     swatches = List.copyOf(swatches);
     flats = List.copyOf(flats);
     roles = List.copyOf(roles);
@@ -83,6 +87,7 @@ public record MeasuredWork(
         Portrayal.ANY,
         values,
         Set.of(),
+        Set.of(),
         swatches,
         List.of(),
         List.of(),
@@ -91,13 +96,35 @@ public record MeasuredWork(
 
   public MeasuredWork weighing(double newWeight) {
     return new MeasuredWork(
-        id, title, credit, view, shows, values, notThere, swatches, flats, roles, newWeight);
+        id,
+        title,
+        credit,
+        view,
+        shows,
+        values,
+        notThere,
+        outOfSight,
+        swatches,
+        flats,
+        roles,
+        newWeight);
   }
 
   /** The same work where more is known of what it shows. */
   public MeasuredWork showing(Portrayal known) {
     return new MeasuredWork(
-        id, title, credit, view, known, values, notThere, swatches, flats, roles, weight);
+        id,
+        title,
+        credit,
+        view,
+        known,
+        values,
+        notThere,
+        outOfSight,
+        swatches,
+        flats,
+        roles,
+        weight);
   }
 
   /** The same work where somebody said how much it shows. */
@@ -115,12 +142,16 @@ public record MeasuredWork(
       String id, String title, String credit, Evidence evidence, StatureConvention convention) {
     Map<Measure, Double> values = new LinkedHashMap<>();
     Set<Measure> notThere = new LinkedHashSet<>();
+    Set<Measure> outOfSight = new LinkedHashSet<>();
     for (Measure measure : MeasureCatalogue.all()) {
       if (!convention.excludes(measure)) {
         measure.value(evidence).ifPresent(value -> values.put(measure, value));
       }
       if (measure.isTrulyAbsent(evidence)) {
         notThere.add(measure);
+      }
+      if (measure.isOutOfSight(evidence)) {
+        outOfSight.add(measure);
       }
     }
     return new MeasuredWork(
@@ -131,6 +162,7 @@ public record MeasuredWork(
         Framing.shownBy(evidence.marks()).map(Portrayal.ANY::framed).orElse(Portrayal.ANY),
         values,
         notThere,
+        outOfSight,
         evidence.pixels().map(PixelReadings::swatches).orElse(List.of()),
         evidence.pixels().map(PixelReadings::flats).orElse(List.of()),
         evidence.pixels().map(PixelReadings::roles).orElse(List.of()),
@@ -142,7 +174,7 @@ public record MeasuredWork(
     Map<Measure, Double> more = new LinkedHashMap<>(values);
     others.forEach(measure -> measure.value(evidence).ifPresent(v -> more.put(measure, v)));
     return new MeasuredWork(
-        id, title, credit, view, shows, more, notThere, swatches, flats, roles, weight);
+        id, title, credit, view, shows, more, notThere, outOfSight, swatches, flats, roles, weight);
   }
 
   /** The same work as if some measures had not been read on it. */
@@ -152,6 +184,6 @@ public record MeasuredWork(
     Set<Measure> absent = new LinkedHashSet<>(notThere);
     absent.removeIf(measures);
     return new MeasuredWork(
-        id, title, credit, view, shows, kept, absent, swatches, flats, roles, weight);
+        id, title, credit, view, shows, kept, absent, outOfSight, swatches, flats, roles, weight);
   }
 }

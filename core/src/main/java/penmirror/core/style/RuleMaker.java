@@ -61,6 +61,7 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
         scope.add(work);
       }
     }
+    leaveOutUnseen(measure, scope);
     if (wanted.equals(Portrayal.ANY)) {
       return new Basis(withReading(measure, scope), scope.size(), Grounds.ALL);
     }
@@ -75,6 +76,16 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
         narrowed(
             measure, among, work -> work.shows().mood().equals(wanted.mood()), Grounds.BROUGHT);
     return ofMood.grounds() == Grounds.ALL ? narrowed : ofMood;
+  }
+
+  /**
+   * An ear under hair says nothing of ears, as a portrait says nothing of legs. Where hardly any
+   * work shows one, that it is hardly ever seen counts against a rule.
+   */
+  private static void leaveOutUnseen(Measure measure, List<MeasuredWork> scope) {
+    if (withReading(measure, scope).size() >= ENOUGH) {
+      scope.removeIf(work -> work.outOfSight().contains(measure));
+    }
   }
 
   /** Those of the works that fit where enough of them have a reading, else all. */

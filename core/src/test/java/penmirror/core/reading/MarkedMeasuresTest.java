@@ -25,6 +25,7 @@ import penmirror.core.measure.NoReading.Reason;
 import penmirror.core.measure.Reading;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.style.MeasuredWork;
 
 class MarkedMeasuresTest {
 
@@ -289,6 +290,39 @@ class MarkedMeasuresTest {
         .isEqualTo(Reason.LANDMARKS_HIDDEN);
     assertThat(noReading(ProportionMeasures.ARMS, fists).reason())
         .isEqualTo(Reason.LANDMARKS_HIDDEN);
+  }
+
+  /** One ear that shows, or only its lobe, is told; two under hair are guessed and say nothing. */
+  @Test
+  void earsNeckAndHairlineAreToldWhereTheyAreSeen() {
+    Marks adult = Canon.realistic();
+    Marks lobes = covered(adult, Landmark.EAR_L_TOP, Landmark.EAR_R_TOP);
+    assertThat(value(FaceMeasures.EAR_TOP, lobes))
+        .isCloseTo(value(FaceMeasures.EAR_TOP, adult), offset(1e-9));
+    assertThat(reading(FaceMeasures.EAR_TOP, lobes).standardError().orElseThrow())
+        .isGreaterThan(reading(FaceMeasures.EAR_TOP, adult).standardError().orElseThrow());
+    Marks oneUnderHair = covered(adult, Landmark.EAR_L_TOP, Landmark.EAR_L_BASE);
+    assertThat(value(FaceMeasures.EAR_SIZE, oneUnderHair))
+        .isCloseTo(value(FaceMeasures.EAR_SIZE, adult), offset(1e-9));
+    requireOutOfSight(
+        FaceMeasures.EAR_SIZE, covered(oneUnderHair, Landmark.EAR_R_TOP, Landmark.EAR_R_BASE));
+    requireOutOfSight(ProportionMeasures.NECK_WIDTH, covered(adult, Landmark.NECK_R));
+    requireOutOfSight(FaceMeasures.UPPER_THIRD, covered(adult, Landmark.HAIRLINE));
+  }
+
+  private static Marks covered(Marks marks, Landmark... covered) {
+    Marks some = marks;
+    for (Landmark landmark : covered) {
+      some = some.with(landmark, Mark.at(some.require(landmark), Mark.State.ESTIMATED));
+    }
+    return some;
+  }
+
+  private static void requireOutOfSight(Measure measure, Marks marks) {
+    assertThat(noReading(measure, marks).reason()).isEqualTo(Reason.LANDMARKS_HIDDEN);
+    Evidence evidence = new Evidence(marks, Optional.empty());
+    assertThat(measure.isOutOfSight(evidence)).isTrue();
+    assertThat(MeasuredWork.of("1", "Work", "", evidence).outOfSight()).contains(measure);
   }
 
   @Test

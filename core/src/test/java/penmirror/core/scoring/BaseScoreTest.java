@@ -44,6 +44,7 @@ class BaseScoreTest {
         Portrayal.ANY,
         Map.of(),
         Set.of(),
+        Set.of(),
         List.of(),
         List.of(),
         List.of(roles),

@@ -46,6 +46,7 @@ public final class ShadedWorks {
             Portrayal.ANY,
             values,
             Set.of(),
+            Set.of(),
             List.of(new Swatch(new OkLab(0.25, 0.02, 0.01), 0.1, Swatch.Role.LINE)),
             List.of(),
             List.of(roles),

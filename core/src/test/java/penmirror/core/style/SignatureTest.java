@@ -7,11 +7,18 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.figure.Canon;
 import penmirror.core.figure.Framing;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.format.FormatException;
+import penmirror.core.format.StyleFile;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
@@ -144,5 +151,30 @@ class SignatureTest {
         StyleSheet.of("A hand", View.FRONT, works).rule(ProportionMeasures.LEGS).orElseThrow();
     assertThat(legs.strength()).isNotEqualTo(Strength.FREE);
     assertThat(legs.readingCount()).isEqualTo(3);
+  }
+
+  /** Eight works with hair over the ears speak neither for a rule of ears nor against it. */
+  @Test
+  void earsUnderHairSayNothingOfEars() throws FormatException {
+    Marks bare = Canon.realistic();
+    Marks underHair =
+        bare.with(Landmark.EAR_L_TOP, Mark.hidden()).with(Landmark.EAR_R_TOP, Mark.hidden());
+    StyleSheet three = StyleSheet.of("A hand", View.FRONT, works(3, bare, 8, underHair));
+    Rule ears = three.rule(FaceMeasures.EAR_TOP).orElseThrow();
+    assertThat(ears.strength()).isNotEqualTo(Strength.FREE);
+    assertThat(ears.readingCount()).isEqualTo(3);
+    StyleSheet read = StyleFile.parse(StyleFile.of(three).toJson()).sheet();
+    assertThat(read.works()).isEqualTo(three.works());
+    StyleSheet two = StyleSheet.of("A hand", View.FRONT, works(2, bare, 8, underHair));
+    assertThat(two.rule(FaceMeasures.EAR_TOP).orElseThrow().strength()).isEqualTo(Strength.FREE);
+  }
+
+  private static List<MeasuredWork> works(int some, Marks marks, int others, Marks otherMarks) {
+    List<MeasuredWork> works = new ArrayList<>();
+    for (int i = 0; i < some + others; i++) {
+      Evidence evidence = new Evidence(i < some ? marks : otherMarks, Optional.empty());
+      works.add(MeasuredWork.of("" + i, "Work " + i, "", evidence));
+    }
+    return works;
   }
 }

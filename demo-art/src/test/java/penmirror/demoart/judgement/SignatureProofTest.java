@@ -135,6 +135,7 @@ class SignatureProofTest {
         work.shows(),
         values,
         work.notThere(),
+        work.outOfSight(),
         work.swatches(),
         work.flats(),
         work.roles(),

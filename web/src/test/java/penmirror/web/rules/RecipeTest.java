@@ -112,6 +112,7 @@ class RecipeTest {
               work.shows(),
               values,
               work.notThere(),
+              work.outOfSight(),
               work.swatches(),
               work.flats(),
               List.of(new RoleTones(Role.SKIN, tones, 0.2, new Point(1.5, 1.5))),

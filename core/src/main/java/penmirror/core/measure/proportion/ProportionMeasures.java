@@ -170,6 +170,7 @@ public final class ProportionMeasures {
               marks ->
                   Measure.ratio(marks.distance(NECK_L, NECK_R), marks.distance(CHEEK_L, CHEEK_R)))
           .needs(NECK_L, NECK_R, CHEEK_L, CHEEK_R)
+          .needsSeen(NECK_L)
           .comparedBy(Scale.LOG, Comparison.SAME_VIEW)
           .spreads(0.04, 0.12, 0.30)
           .source("common practice: half the head's width and more in a grown figure")
