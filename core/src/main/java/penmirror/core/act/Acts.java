@@ -1,9 +1,12 @@
 package penmirror.core.act;
 
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import penmirror.core.figure.Feature;
 import penmirror.core.measure.Measure;
@@ -311,6 +314,16 @@ public final class Acts {
     }
   }
 
+  /**
+   * What a hand does in one go, though it is counted by two acts: it picks one colour for a shadow,
+   * a brush for the outline and one for what lies inside it, one darkest dark.
+   */
+  private static final List<Set<Measure>> IN_ONE_GO =
+      List.of(
+          union(readings("shadow-depth"), readings("shadow-colour")),
+          Set.of(LineMeasures.WIDTH, LineMeasures.WIDTH_BY_FIGURE, LineMeasures.OUTLINE_INNER),
+          Set.of(ShadeMeasures.VALUE_DARK, ColourMeasures.DARKEST));
+
   /** Acts of measures that no catalogue has, one for each. */
   private static final Map<Measure, Act> OWN = new ConcurrentHashMap<>();
 
@@ -339,6 +352,21 @@ public final class Acts {
   public static Optional<Act> of(Measure measure) {
     return Optional.ofNullable(BY_MEASURE.get(measure))
         .or(() -> FreePair.of(measure).map(pair -> OWN.computeIfAbsent(measure, Acts::own)));
+  }
+
+  /** Whether bringing two readings right is one thing to do. */
+  public static boolean areDoneInOneGo(Measure one, Measure other) {
+    return IN_ONE_GO.stream().anyMatch(go -> go.contains(one) && go.contains(other));
+  }
+
+  private static List<Measure> readings(String key) {
+    return Objects.requireNonNull(BY_KEY.get(key)).readings();
+  }
+
+  private static Set<Measure> union(List<Measure> some, List<Measure> more) {
+    Set<Measure> all = new HashSet<>(some);
+    all.addAll(more);
+    return all;
   }
 
   /** A ratio of the user's own is an act by itself. */

@@ -16,7 +16,7 @@ import penmirror.core.style.Rule;
  * @param direction which way the reading that is farthest off must go
  * @param changes what the hand does: moves, the one that is farthest off first; then what is
  *     redrawn, in the order in which the act is told
- * @param along other acts that come right by the same moves
+ * @param along other acts that come right by the same moves, or that a hand does in one go with it
  * @param pointsGained by the rules, by scoring the corrected readings again
  * @param steps how each landmark moves, in pixels of the redraw; empty for line, values, colours
  */

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
@@ -75,8 +76,40 @@ final class FixFinder {
       }
     }
     fixes.removeIf(fix -> fix.pointsGained() <= 0);
-    fixes.sort(Comparator.comparingDouble(fix -> -fix.pointsGained()));
-    return joined(fixes);
+    List<Fix> inOneGo = inOneGo(fixes);
+    inOneGo.sort(Comparator.comparingDouble(fix -> -fix.pointsGained()));
+    return joined(inOneGo);
+  }
+
+  /** What a hand does in one go is one fix, told by what is worth more of it. */
+  private List<Fix> inOneGo(List<Fix> fixes) {
+    List<Fix> left = new ArrayList<>(fixes);
+    left.sort(Comparator.comparingDouble(fix -> -fix.pointsGained()));
+    List<Fix> merged = new ArrayList<>();
+    while (!left.isEmpty()) {
+      Fix first = left.remove(0);
+      List<Fix> with = left.stream().filter(other -> areDoneInOneGo(first, other)).toList();
+      left.removeAll(with);
+      merged.add(with.isEmpty() ? first : merged(first, with));
+    }
+    return merged;
+  }
+
+  private static boolean areDoneInOneGo(Fix one, Fix other) {
+    return !one.measured().isEmpty()
+        && !other.measured().isEmpty()
+        && Acts.areDoneInOneGo(one.rules().get(0).measure(), other.rules().get(0).measure());
+  }
+
+  private Fix merged(Fix first, List<Fix> with) {
+    List<Change> changes = new ArrayList<>(first.changes());
+    List<Act> along = new ArrayList<>();
+    for (Fix fix : with) {
+      changes.addAll(fix.changes());
+      along.add(fix.act());
+    }
+    double after = pointsOf(redraw.marks(), changes).orElse(points);
+    return new Fix(first.act(), first.direction(), changes, along, after - points, List.of());
   }
 
   /** Nothing moves: the statement is answered as the works do it, and all is scored again. */
@@ -233,7 +266,7 @@ final class FixFinder {
       if (taken.contains(fix.act())) {
         continue;
       }
-      List<Act> along = new ArrayList<>();
+      List<Act> along = new ArrayList<>(fix.along());
       if (!fix.steps().isEmpty()) {
         Map<Measure, MeasureResult> after = corrected(moved(fix.steps()), fix.changes());
         for (Fix other : fixes) {

@@ -1,8 +1,12 @@
 package penmirror.core.telling;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import penmirror.core.act.Act;
+import penmirror.core.act.Acts;
 import penmirror.core.move.Move.Amount;
 import penmirror.core.move.Moves;
 import penmirror.core.scoring.Fix;
@@ -23,14 +27,21 @@ public final class FixWords {
   /** Verb, object, amount, such as "Lower both eyes 14 px". */
   public static String instruction(Fix fix) {
     List<String> phrases = new ArrayList<>();
+    Set<Act> said = new HashSet<>();
     for (Change change : fix.changes()) {
-      // What is redrawn is said once: its other readings come with it.
-      boolean isSaid = change instanceof Change.Redrawn && !phrases.isEmpty();
-      if (phrases.size() < MOST_CHANGES && !isSaid) {
+      boolean isFirst = said.add(act(fix, change));
+      // What is redrawn is said once: the act's other readings come with it.
+      if (phrases.size() < MOST_CHANGES && (isFirst || !(change instanceof Change.Redrawn))) {
         phrases.add(phrase(change));
       }
     }
     return Spoken.sentence(String.join(", ", phrases));
+  }
+
+  private static Act act(Fix fix, Change change) {
+    return change instanceof Change.Measured measured
+        ? Acts.of(measured.score().rule().measure()).orElse(fix.act())
+        : fix.act();
   }
 
   /** How it looks now, such as "eyes too high". */
