@@ -13,6 +13,7 @@ import penmirror.core.measure.Measure;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.face.IrisMeasures;
+import penmirror.core.measure.face.TurnMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
@@ -122,6 +123,12 @@ public final class Acts {
               FaceMeasures.EYE_TILT,
               FaceMeasures.EYE_PEAK,
               FaceMeasures.EYE_DIP),
+          of(
+              "far-eye",
+              ActGroup.FACE,
+              Feature.EYES,
+              TurnMeasures.FAR_WIDTH,
+              TurnMeasures.FAR_HEIGHT),
           of("lash", ActGroup.FACE, Feature.EYES, FaceMeasures.LASH, LineMeasures.LASH),
           of(
               "iris",

@@ -45,12 +45,16 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
    *
    * @param values as the works are laid
    * @param lines as heavy as they are place by place
+   * @param turned heads in three-quarter view
    * @param own for how far it stands from life
    */
   public record Beside(
-      Optional<Values> values, Optional<LinesByPlace> lines, Optional<CardWords.Own> own) {
+      Optional<Values> values,
+      Optional<LinesByPlace> lines,
+      Optional<Turned> turned,
+      Optional<CardWords.Own> own) {
     public static final Beside NOTHING =
-        new Beside(Optional.empty(), Optional.empty(), Optional.empty());
+        new Beside(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   /**
@@ -91,6 +95,14 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
           told.addAll(told(CardWords.of(values)));
           drawing = Optional.of(CardDrawing.values(values));
           works = values.works();
+        }
+      }
+      case TURN -> {
+        if (beside.turned().isPresent()) {
+          Turned turned = beside.turned().get();
+          told.addAll(CardWords.of(turned));
+          drawing = CardDrawing.turned(turned);
+          works = turned.works();
         }
       }
       case REAL -> {

@@ -5,7 +5,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import penmirror.core.colour.OkLab;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.Item.Anchor;
@@ -22,6 +24,7 @@ import penmirror.core.planning.FigureOutline;
 import penmirror.core.planning.GuideFigure;
 import penmirror.core.planning.GuidePlan;
 import penmirror.core.planning.Limbs;
+import penmirror.core.planning.SeenHead;
 import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
@@ -277,6 +280,54 @@ final class CardDrawing {
     return scene(Question.REAL, items);
   }
 
+  /** The head as the works have it from each side, at one size and on one eye level. */
+  static Optional<Scene> turned(Turned turned) {
+    List<Marks> heads = turned.heads().stream().map(SeenHead::upright).toList();
+    if (heads.isEmpty()) {
+      return Optional.empty();
+    }
+    double wide = (WIDTH - 2 * AIR) / heads.size();
+    double above = heads.stream().mapToDouble(head -> -least(head, Point::y)).max().orElseThrow();
+    double below = heads.stream().mapToDouble(head -> most(head, Point::y)).max().orElseThrow();
+    double broadest = heads.stream().mapToDouble(CardDrawing::width).max().orElseThrow();
+    double high = HEIGHT - 2 * AIR - 2 * LETTERS;
+    double scale = Math.min(0.92 * wide / broadest, high / (above + below));
+    double top = AIR + (high - scale * (above + below)) / 2 + scale * above;
+    List<Item> items = new ArrayList<>();
+    for (int i = 0; i < heads.size(); i++) {
+      Marks head = heads.get(i);
+      double left = AIR + i * wide + (wide - scale * width(head)) / 2;
+      double first = least(head, Point::x);
+      items.addAll(
+          FigureOutline.head(
+              moved(head, p -> new Point(left + scale * (p.x() - first), top + scale * p.y())),
+              HAIR));
+      items.add(
+          words(
+              left,
+              top + scale * below + 1.6 * LETTERS,
+              CardWords.seenFrom(head.view()),
+              Anchor.START));
+    }
+    return Optional.of(scene(Question.TURN, items));
+  }
+
+  private static double width(Marks marks) {
+    return most(marks, Point::x) - least(marks, Point::x);
+  }
+
+  private static double least(Marks marks, ToDoubleFunction<Point> of) {
+    return points(marks).mapToDouble(of).min().orElseThrow();
+  }
+
+  private static double most(Marks marks, ToDoubleFunction<Point> of) {
+    return points(marks).mapToDouble(of).max().orElseThrow();
+  }
+
+  private static Stream<Point> points(Marks marks) {
+    return marks.landmarks().keySet().stream().flatMap(one -> marks.point(one).stream());
+  }
+
   private static Item dotted(double x1, double y1, double x2, double y2) {
     return new Item.Stroke(Outline.line(x1, y1, x2, y2), DOTTED, 0.8, List.of(2.0, 4.0));
   }
@@ -321,13 +372,10 @@ final class CardDrawing {
 
   /** All points of a head within a box. */
   private static Marks fitted(Marks marks, HeadFrame frame, Box box) {
-    List<Point> all =
-        marks.landmarks().keySet().stream().flatMap(one -> marks.point(one).stream()).toList();
-    double left = all.stream().mapToDouble(Point::x).min().orElseThrow();
-    double right = all.stream().mapToDouble(Point::x).max().orElseThrow();
-    double top =
-        Math.min(frame.crown().y(), all.stream().mapToDouble(Point::y).min().orElseThrow());
-    double base = all.stream().mapToDouble(Point::y).max().orElseThrow();
+    double left = least(marks, Point::x);
+    double right = most(marks, Point::x);
+    double top = Math.min(frame.crown().y(), least(marks, Point::y));
+    double base = most(marks, Point::y);
     double scale = Math.min(box.width() / (right - left), box.height() / (base - top));
     double x = box.left() + box.width() / 2;
     double y = box.top() + box.height() / 2;

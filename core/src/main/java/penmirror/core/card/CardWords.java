@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.View;
+import penmirror.core.measure.face.TurnMeasures;
 import penmirror.core.measure.line.Station;
 import penmirror.core.words.Spoken;
 import penmirror.core.words.Wording;
@@ -19,6 +21,9 @@ public final class CardWords {
 
   /** Widths that differ less look alike beside each other. */
   private static final double SEEN_WIDTH = 0.12;
+
+  /** Lengths that differ by less look alike. */
+  private static final double SEEN_RATIO = 0.05;
 
   /** A step in lightness that one sees at a glance. */
   private static final double SEEN_STEP = 0.06;
@@ -113,6 +118,41 @@ public final class CardWords {
               }
             });
     return told;
+  }
+
+  /** How far the face goes round, then the eye on its far side. */
+  static List<Card.Told> of(Turned turned) {
+    double degrees = turned.degrees().median();
+    List<Card.Told> told = new ArrayList<>();
+    told.add(
+        new Card.Told(
+            Wording.text(
+                "card.turn.by",
+                Spoken.part(Math.sin(Math.toRadians(degrees))),
+                Wording.number(degrees, 0)),
+            Optional.of(TurnMeasures.TURN)));
+    if (turned.farWidth().isPresent() && turned.farHeight().isPresent()) {
+      told.add(
+          new Card.Told(
+              Wording.text(
+                  "card.turn.far",
+                  asMuch(turned.farWidth().getAsDouble()),
+                  asMuch(turned.farHeight().getAsDouble())),
+              Optional.of(TurnMeasures.FAR_WIDTH)));
+    }
+    return told;
+  }
+
+  /** Such as "two thirds as"; alone "as" where nobody sees a difference. */
+  private static String asMuch(double ratio) {
+    return Math.abs(ratio - 1) < SEEN_RATIO
+        ? Wording.text("card.turn.alike")
+        : Wording.text("card.turn.unlike", Spoken.times(ratio));
+  }
+
+  /** Under a head drawn from one side. */
+  static String seenFrom(View view) {
+    return Wording.text("card.turn." + view.word());
   }
 
   private static List<LinesByPlace.Placed> reversed(List<LinesByPlace.Placed> places) {

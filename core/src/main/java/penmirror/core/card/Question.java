@@ -30,6 +30,7 @@ public enum Question {
   FACE("face-shape", "thirds", "brows", "nose", "mouth", "ears", "hair-mass"),
   BODY("heads-tall", "legs", "shoulders", "waist", "arms", "hands", "feet", "neck"),
   VALUES("value-range", "blacks", "focus"),
+  TURN("far-eye"),
   REAL();
 
   private final List<String> acts;

@@ -50,6 +50,8 @@ import static penmirror.core.move.Shifts.eyesAndBrowsDown;
 import static penmirror.core.move.Shifts.eyesApart;
 import static penmirror.core.move.Shifts.eyesDown;
 import static penmirror.core.move.Shifts.faceWider;
+import static penmirror.core.move.Shifts.farEyeOpened;
+import static penmirror.core.move.Shifts.farEyeWider;
 import static penmirror.core.move.Shifts.opened;
 import static penmirror.core.move.Shifts.openedWithIrisAndBrows;
 import static penmirror.core.move.Shifts.scaledAboutMiddle;
@@ -66,6 +68,7 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Side;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.face.FaceMeasures;
+import penmirror.core.measure.face.TurnMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.move.Move.Amount;
 
@@ -82,6 +85,14 @@ public final class Moves {
               FaceMeasures.EYE_WIDTH,
               Amount.FACTOR,
               eachEye(Shifts::eyeScaled)),
+          new Move(
+              "far eye width", Feature.EYES, TurnMeasures.FAR_WIDTH, Amount.FACTOR, farEyeWider()),
+          new Move(
+              "far eye height",
+              Feature.EYES,
+              TurnMeasures.FAR_HEIGHT,
+              Amount.FACTOR,
+              farEyeOpened()),
           new Move(
               "eye turn",
               Feature.EYES,

@@ -25,12 +25,15 @@ import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import penmirror.core.figure.Feature;
 import penmirror.core.figure.HeadFrame;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
 import penmirror.core.geometry.Point;
+import penmirror.core.measure.face.TurnMeasures;
 import penmirror.core.move.Move.Shift;
 
 /**
@@ -79,6 +82,36 @@ final class Shifts {
             },
             EYE_L_OUTER,
             EYE_L_INNER);
+  }
+
+  /** The eye on the far side of a turned head wider, its inner corner where it is. */
+  static Shift farEyeWider() {
+    return farEye(HeadFrame::across, (marks, side) -> marks.require(side.of(EYE_L_INNER)));
+  }
+
+  /** The eye on the far side of a turned head opened about the middle between its corners. */
+  static Shift farEyeOpened() {
+    return farEye(
+        HeadFrame::down,
+        (marks, side) -> middle(marks, side.of(EYE_L_OUTER), side.of(EYE_L_INNER)));
+  }
+
+  private static Shift farEye(
+      Function<HeadFrame, Point> along, BiFunction<Marks, Side, Point> fixed) {
+    return (marks, amount) -> {
+      Side side = TurnMeasures.far(marks);
+      if (marks.headFrame().isEmpty()
+          || marks.point(side.of(EYE_L_OUTER)).isEmpty()
+          || marks.point(side.of(EYE_L_INNER)).isEmpty()) {
+        return marks;
+      }
+      Point way = along.apply(marks.headFrame().get());
+      Point centre = fixed.apply(marks, side);
+      double more = Math.exp(amount) - 1;
+      return marks.moved(
+          Feature.EYES.landmarks(side),
+          p -> p.plus(way.times(more * p.minus(centre).dot(way) / way.dot(way))));
+    };
   }
 
   /** Both eyes down along the head's axis, each with all its points. */

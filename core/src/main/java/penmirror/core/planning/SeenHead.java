@@ -34,6 +34,8 @@ public record SeenHead(View view, int works, Map<Landmark, Zone> zones) {
 
   private static final double HIGH = 0.9;
 
+  private static final double UPRIGHT_PIXELS = 100;
+
   /**
    * Where one landmark lies.
    *
@@ -125,6 +127,11 @@ public record SeenHead(View view, int works, Map<Landmark, Zone> zones) {
 
   private static double give(Sample sample) {
     return (sample.quantile(HIGH) - sample.quantile(LOW)) / 2;
+  }
+
+  /** The middle of all zones as the marks of one upright head, 100 px high. */
+  public Marks upright() {
+    return on(new HeadFrame(new Point(0, 0), new Point(0, UPRIGHT_PIXELS)));
   }
 
   /**

@@ -14,6 +14,7 @@ import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.face.IrisMeasures;
+import penmirror.core.measure.face.TurnMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.measure.proportion.ProportionMeasures;
@@ -31,6 +32,7 @@ public final class MeasureCatalogue {
     all.addAll(ProportionMeasures.ALL);
     all.addAll(LimbMeasures.ALL);
     all.addAll(FaceMeasures.ALL);
+    all.addAll(TurnMeasures.ALL);
     all.addAll(IrisMeasures.ALL);
     all.addAll(LineMeasures.ALL);
     all.addAll(ShadeMeasures.ALL);

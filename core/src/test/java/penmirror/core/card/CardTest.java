@@ -14,10 +14,13 @@ import penmirror.core.act.Acts;
 import penmirror.core.copying.SmallFigure;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.SvgWriter;
+import penmirror.core.figure.Canon;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.line.LineMeasures;
@@ -122,10 +125,45 @@ class CardTest {
         Card.of(
                 Question.VALUES,
                 RealAndDrawnTest.sheet(RULES),
-                new Card.Beside(Optional.of(values), Optional.empty(), Optional.empty()))
+                new Card.Beside(
+                    Optional.of(values), Optional.empty(), Optional.empty(), Optional.empty()))
             .orElseThrow();
     assertThat(card.told().get(1).sentence()).startsWith("Two values: dark ");
     assertThat(card.told().get(0).sentence()).startsWith("The face is lighter");
     assertThat(card.drawing()).isPresent();
+  }
+
+  /** Heads from the front and turned by 30°, whose far eye is three quarters of the near one. */
+  @Test
+  void aTurnedHeadHasItsCard() {
+    Marks front = Canon.realistic();
+    Marks turned =
+        front
+            .withView(View.THREE_QUARTER)
+            .moved(List.of(Landmark.CHEEK_L), p -> new Point(150, p.y()))
+            .moved(List.of(Landmark.EYE_R_OUTER), p -> new Point(337.5, p.y()));
+    List<Marks> drawn = List.of(front, turned, turned, turned);
+    List<MeasuredWork> works =
+        drawn.stream()
+            .map(marks -> MeasuredWork.of("1", "", "", new Evidence(marks, Optional.empty())))
+            .toList();
+    Turned seen = Turned.of(works, drawn).orElseThrow();
+    Card.Beside beside =
+        new Card.Beside(Optional.empty(), Optional.empty(), Optional.of(seen), Optional.empty());
+    StyleSheet sheet = StyleSheet.of("A hand", View.FRONT, works);
+    Card card = Card.of(Question.TURN, sheet, beside).orElseThrow();
+    // The middle lies 300 of 150 to 375: 37.5 of 112.5 off, which is the sine of 19.5°.
+    assertThat(card.told())
+        .extracting(Card.Told::sentence)
+        .containsExactly(
+            "The middle of a turned face lies a third of the way out to the far cheek, as on a ball"
+                + " turned by 19°.",
+            "The far eye is three quarters as wide as the near one and as high.");
+    assertThat(card.works()).isEqualTo(3);
+    assertThat(SvgWriter.write(card.drawing().orElseThrow()))
+        .contains(">front<", ">three-quarter<")
+        .doesNotContain(">side<");
+    assertThat(Card.of(Question.TURN, sheet, Card.Beside.NOTHING)).isEmpty();
+    assertThat(Turned.of(works.subList(0, 1), drawn)).isEmpty();
   }
 }

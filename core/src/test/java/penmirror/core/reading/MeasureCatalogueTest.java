@@ -21,6 +21,7 @@ import penmirror.core.measure.Unit;
 import penmirror.core.measure.colour.ColourMeasures;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.face.IrisMeasures;
+import penmirror.core.measure.face.TurnMeasures;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
 import penmirror.core.measure.region.EdgeMeasures;
@@ -41,6 +42,7 @@ class MeasureCatalogueTest {
         List.of(
             ProportionMeasures.class,
             FaceMeasures.class,
+            TurnMeasures.class,
             IrisMeasures.class,
             LineMeasures.class,
             ShadeMeasures.class,

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
+import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
@@ -28,8 +29,10 @@ import penmirror.core.telling.FixWords;
 
 /** Each move undoes the slip it is for, in either direction, and leaves small ones alone. */
 class EveryFixTest {
-  /** What a sheet makes is made once for all moves that count alike. */
-  private static final Map<StatureConvention, Scorer> SCORERS = new ConcurrentHashMap<>();
+  /** What a sheet makes is made once for all moves that count alike and are seen from one side. */
+  private static final Map<Asked, Scorer> SCORERS = new ConcurrentHashMap<>();
+
+  private record Asked(StatureConvention convention, View view) {}
 
   @ParameterizedTest
   @MethodSource("penmirror.core.move.Moves#all")
@@ -81,18 +84,28 @@ class EveryFixTest {
     assertThat(rule.misses()).isTrue();
   }
 
+  /** The canon, its head turned for what is read on a turned head alone. */
+  private static Marks figure(Move move) {
+    return move.measure().views().contains(View.FRONT)
+        ? Canon.realistic()
+        : Canon.realistic()
+            .withView(View.THREE_QUARTER)
+            .moved(List.of(Landmark.CHEEK_L), p -> p.plus(new Point(-40, 0)));
+  }
+
   /** The marks of the canon with one measure moved so many tolerances off its rule. */
   private static Marks slip(Move move, double tolerances) {
     Rule rule = sheet(move).rule(move.measure()).orElseThrow();
     double target = move.measure().scale().toScale(rule.centre()) + tolerances * rule.tolerance();
-    Solution solution = MoveSolver.solve(move, Canon.realistic(), target);
+    Solution solution = MoveSolver.solve(move, figure(move), target);
     assertThat(solution).as(move.name()).isInstanceOf(Solution.Reached.class);
-    return move.apply(Canon.realistic(), ((Solution.Reached) solution).amount());
+    return move.apply(figure(move), ((Solution.Reached) solution).amount());
   }
 
   private static Score score(Move move, Marks marks) {
     return SCORERS
-        .computeIfAbsent(convention(move), key -> new Scorer(sheet(move)))
+        .computeIfAbsent(
+            new Asked(convention(move), figure(move).view()), key -> new Scorer(sheet(move)))
         .score(new Evidence(marks, Optional.empty()));
   }
 
@@ -108,8 +121,8 @@ class EveryFixTest {
     StatureConvention convention = convention(move);
     MeasuredWork work =
         MeasuredWork.of(
-            "1", "The adult", "", new Evidence(Canon.realistic(), Optional.empty()), convention);
-    return StyleSheet.of("The adult", View.FRONT, List.of(work, work, work));
+            "1", "The adult", "", new Evidence(figure(move), Optional.empty()), convention);
+    return StyleSheet.of("The adult", figure(move).view(), List.of(work, work, work));
   }
 
   @Test

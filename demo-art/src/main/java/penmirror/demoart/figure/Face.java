@@ -12,6 +12,7 @@ import static penmirror.demoart.manner.Parameter.EYE_LINE;
 import static penmirror.demoart.manner.Parameter.EYE_SPACING;
 import static penmirror.demoart.manner.Parameter.EYE_TILT;
 import static penmirror.demoart.manner.Parameter.EYE_WIDTH;
+import static penmirror.demoart.manner.Parameter.FAR_EYE;
 import static penmirror.demoart.manner.Parameter.HAIRLINE;
 import static penmirror.demoart.manner.Parameter.IRIS;
 import static penmirror.demoart.manner.Parameter.IRIS_GLOW;
@@ -163,7 +164,9 @@ final class Face {
   }
 
   private double seenHalfEye(int sign) {
-    return eyeWidth / 2 * (side ? 0.62 : Math.max(0.55, form.foreshortening(sign * eyeAway)));
+    double turned = Math.max(0.55, form.foreshortening(sign * eyeAway));
+    boolean isFar = sign > 0 && form.view() == View.THREE_QUARTER;
+    return eyeWidth / 2 * (side ? 0.62 : isFar ? turned * p.get(FAR_EYE) : turned);
   }
 
   private double eyeHeight() {

@@ -50,7 +50,7 @@ public record FigureModel(
     Page page = new Page();
     Draft draft = page.draft();
     Landmarks landmarks = new Landmarks();
-    Skeleton s = Skeleton.of(p, pose, HeadForm.turn(view));
+    Skeleton s = Skeleton.of(p, pose, HeadForm.turn(p, view));
     HeadForm form = new HeadForm(p, view);
     double attach =
         switch (view) {

@@ -8,6 +8,7 @@ import static penmirror.demoart.manner.Parameter.JAW;
 import static penmirror.demoart.manner.Parameter.JAW_LINE;
 import static penmirror.demoart.manner.Parameter.MOUTH_LINE;
 import static penmirror.demoart.manner.Parameter.NOSE_BASE;
+import static penmirror.demoart.manner.Parameter.TURN;
 
 import java.util.List;
 import penmirror.core.figure.View;
@@ -20,9 +21,6 @@ import penmirror.demoart.manner.Parameters;
  * 1. A turned head faces right.
  */
 final class HeadForm {
-  /** How far a three-quarter head is turned, degrees. */
-  static final double THREE_QUARTER = 31;
-
   private final Parameters p;
   private final View view;
   private final double half;
@@ -36,16 +34,16 @@ final class HeadForm {
     this.view = view;
     half = p.get(HEAD_ASPECT) / 2;
     depth = 0.2 + 0.42 * half;
-    double turn = Math.toRadians(turn(view));
+    double turn = Math.toRadians(turn(p, view));
     sin = Math.sin(turn);
     cos = Math.cos(turn);
     outline = upright(drawn());
   }
 
-  static double turn(View view) {
+  static double turn(Parameters p, View view) {
     return switch (view) {
       case FRONT -> 0;
-      case THREE_QUARTER -> THREE_QUARTER;
+      case THREE_QUARTER -> p.get(TURN);
       case SIDE -> 90;
       default ->
           throw new IllegalArgumentException(

@@ -111,7 +111,11 @@ public enum Parameter {
   /** How strongly a ringed iris glows below, 0 for not at all. */
   IRIS_GLOW(0, 1),
   /** Width of the dark ring of a ringed iris over its radius. */
-  IRIS_RING(0, 0.4);
+  IRIS_RING(0, 0.4),
+  /** How far a three-quarter head is turned, degrees. */
+  TURN(15, 50),
+  /** Width of the eye on the far side of a turned head, over what its turn leaves of it. */
+  FAR_EYE(0.5, 1.5);
 
   private final double least;
   private final double most;

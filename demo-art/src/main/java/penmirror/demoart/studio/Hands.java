@@ -33,6 +33,7 @@ public final class Hands {
           shade-reach 0.42 ~0.03 shade-step -0.13 ~0.006 shade-chroma 1.06 ~0.03 shade-turn 6 ~2
           shade-edge 0 shade-rim 1 light-reach 0 light-angle 48 ~4
           eye-lights 2 eye-light-size 0.26 iris-glow 0 iris-ring 0.12
+          turn 31 far-eye 1
           """);
 
   /** Lean, small high eyes, a long jaw, a thin broken line, solid blacks and cross hatching. */
@@ -59,6 +60,7 @@ public final class Hands {
           shade-reach 0.42 ~0.03 shade-step -0.3 ~0.01 shade-chroma 0.6 ~0.03 shade-turn 4
           shade-edge 0 shade-rim 1 light-reach 0 light-angle 62 ~5
           eye-lights 1 eye-light-size 0.26 iris-glow 0 iris-ring 0.12
+          turn 31 far-eye 1
           """);
 
   /** Big tilted eyes, a thin coloured line, soft shading with a saturated border, side light. */
@@ -85,6 +87,7 @@ public final class Hands {
           shade-reach 0.62 ~0.04 shade-step -0.15 ~0.008 shade-chroma 1.0 ~0.03 shade-turn 24 ~3
           shade-edge 105 ~8 shade-rim 1.45 ~0.06 light-reach 0.2 ~0.02 light-angle 82 ~5
           eye-lights 1 eye-light-size 0.3 iris-glow 0.7 iris-ring 0.12
+          turn 31 far-eye 1
           """);
 
   /** Her second manner: the same figure under a heavy line and flat shadows. */
@@ -126,6 +129,7 @@ public final class Hands {
           shade-reach 0.4 ~0.05 shade-step -0.09 ~0.01 shade-chroma 1.05 ~0.04 shade-turn 10 ~4
           shade-edge 45 ~6 shade-rim 1 light-reach 0 light-angle 40 ~8
           eye-lights 1 eye-light-size 0.22 iris-glow 0.2 iris-ring 0.08
+          turn 31 far-eye 1
           """);
 
   private Hands() {}

@@ -8,6 +8,7 @@ import penmirror.core.card.Booklet;
 import penmirror.core.card.Card;
 import penmirror.core.card.CardWords;
 import penmirror.core.card.Question;
+import penmirror.core.card.Turned;
 import penmirror.core.drawing.Scene;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.RefusedException;
@@ -96,7 +97,7 @@ class Carding {
     return switch (question) {
       case VALUES -> opened.valuesWait(loaded);
       case LINE -> opened.placesWait(loaded);
-      case EYE, SHADOW, FACE, BODY, REAL -> false;
+      case EYE, SHADOW, FACE, BODY, TURN, REAL -> false;
     };
   }
 
@@ -128,7 +129,8 @@ class Carding {
             loaded.sheet(),
             Card.of(
                 loaded.sheet(),
-                new Card.Beside(opened.values(loaded), opened.places(loaded), own(loaded))));
+                new Card.Beside(
+                    opened.values(loaded), opened.places(loaded), turned(loaded), own(loaded))));
     if (pages.isEmpty()) {
       throw new RefusedException("cards.none");
     }
@@ -149,15 +151,17 @@ class Carding {
         new Card.Beside(
             open && question == Question.VALUES ? opened.values(loaded) : Optional.empty(),
             open && question == Question.LINE ? opened.places(loaded) : Optional.empty(),
+            question == Question.TURN ? turned(loaded) : Optional.empty(),
             own(loaded)));
   }
 
   /** The word of the next card to a side that has something to say. */
   private static Optional<String> beside(Loaded loaded, Question question, int step) {
+    Card.Beside beside =
+        new Card.Beside(Optional.empty(), Optional.empty(), turned(loaded), Optional.empty());
     for (int at = question.ordinal() + step; at >= 0 && at < Question.values().length; at += step) {
       Question next = Question.values()[at];
-      if (next == Question.VALUES
-          || Card.of(next, loaded.sheet(), Card.Beside.NOTHING).isPresent()) {
+      if (next == Question.VALUES || Card.of(next, loaded.sheet(), beside).isPresent()) {
         return Optional.of(next.word());
       }
     }
@@ -175,17 +179,28 @@ class Carding {
     return Wording.text("card." + question.word() + ".name");
   }
 
+  private static Optional<Turned> turned(Loaded loaded) {
+    return Turned.of(loaded.sheet().works(), loaded.ruledMarks());
+  }
+
   private static Optional<CardWords.Own> own(Loaded loaded) {
     return loaded
         .character(work -> loaded.headPixels(work).isPresent())
         .map(work -> new CardWords.Own(work.title(), loaded.evidence(work).marks()));
   }
 
-  /** Works that lie nearest to the middle of the rule, which are what it says. */
+  /** Works that lie nearest to the middle, which are what is said. */
   private static List<Sample> crops(Loaded loaded, Card.Told told) {
     return told.shownBy()
-        .flatMap(loaded.sheet()::rule)
-        .map(rule -> Sample.of(loaded, rule).limit(CROPS).toList())
+        .map(
+            measure ->
+                loaded
+                    .sheet()
+                    .rule(measure)
+                    .map(rule -> Sample.of(loaded, rule))
+                    .orElseGet(() -> Sample.ofMiddle(loaded, measure))
+                    .limit(CROPS)
+                    .toList())
         .orElse(List.of());
   }
 }

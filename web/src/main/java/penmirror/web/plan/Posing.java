@@ -64,7 +64,7 @@ class Posing {
     Loaded loaded = sheets.load(study);
     List<Side> sides = new ArrayList<>();
     for (View view : VIEWS) {
-      int seen = SeenHead.of(view, heads(loaded)).map(SeenHead::works).orElse(0);
+      int seen = SeenHead.of(view, loaded.ruledMarks()).map(SeenHead::works).orElse(0);
       if (seen > 0 || view == View.FRONT) {
         sides.add(new Side(view, seen));
       }
@@ -114,7 +114,7 @@ class Posing {
 
   private static Turn mostFacing(Loaded loaded, View view) {
     long left =
-        heads(loaded).stream()
+        loaded.ruledMarks().stream()
             .filter(marks -> marks.view() == view)
             .flatMap(marks -> Facing.of(marks).stream())
             .mapToLong(turn -> turn == Turn.LEFT ? 1 : -1)
@@ -134,15 +134,12 @@ class Posing {
     if (posed.isPresent()) {
       return posed.get();
     }
-    Optional<SeenHead> seen = SeenHead.of(asked.view(), heads(loaded));
+    Optional<SeenHead> seen = SeenHead.of(asked.view(), loaded.ruledMarks());
     if (asked.view() != View.FRONT && seen.isPresent()) {
       return GuideFigure.turned(loaded.planned(), plan, seen.get(), facing(study, asked));
     }
-    return GuideFigure.standing(loaded.planned(), plan, SeenHead.of(View.FRONT, heads(loaded)));
-  }
-
-  private static List<Marks> heads(Loaded loaded) {
-    return loaded.ruling().stream().map(work -> loaded.evidence(work).marks().confirmed()).toList();
+    return GuideFigure.standing(
+        loaded.planned(), plan, SeenHead.of(View.FRONT, loaded.ruledMarks()));
   }
 
   /** A photo or drawing to take the pose of; it is looked at before all else. */

@@ -333,6 +333,11 @@ public final class Loaded {
     return works.stream().filter(Loaded::counts).toList();
   }
 
+  /** How these are marked, each point taken for placed. */
+  public List<Marks> ruledMarks() {
+    return ruling().stream().map(work -> evidence(work).marks().confirmed()).toList();
+  }
+
   private static boolean counts(Work work) {
     return work.role() == Work.Role.SOURCE && !work.leftOut() && work.lookedAt();
   }
