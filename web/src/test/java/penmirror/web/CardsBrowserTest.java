@@ -12,11 +12,17 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import penmirror.core.figure.View;
+import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.DrawnWork;
 import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
 
 /** The cards of a study, by keys alone. */
 class CardsBrowserTest extends BrowserTest {
+  @Autowired private WorkStore works;
+
   private long study;
 
   private void hangThreeWorks() {
@@ -70,6 +76,29 @@ class CardsBrowserTest extends BrowserTest {
     APIResponse printed = page.request().get(url("/studies/" + study + "/rules/cards.pdf"));
     assertThat(printed.status()).isEqualTo(200);
     assertThat(new String(printed.body(), 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
+  }
+
+  @Test
+  void turnedHeadsHaveACardWithPiecesOfTheWorks() {
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
+    DemoStudio.odileMarrow().sources().stream()
+        .filter(work -> work.view() == View.THREE_QUARTER)
+        .limit(3)
+        .map(work -> DrawnWork.of(work, 0.4))
+        .forEach(
+            drawn -> {
+              long work = hang(study, Work.Role.SOURCE, drawn, drawn.title(), drawn.truth());
+              works.describe(work, drawn.title(), "", View.THREE_QUARTER);
+            });
+    page.navigate(url("/studies/" + study + "/rules/cards/turn"));
+    assertThat(page.locator("h1")).hasText("Turned head");
+    assertThat(page.locator(".line p").first()).containsText("of the way out to the far cheek");
+    assertThat(page.locator(".line").nth(1)).containsText("Far eye");
+    assertThat(page.locator(".line .crops svg").count()).isEqualTo(4);
+    APIResponse drawing =
+        page.request().get(url("/studies/" + study + "/rules/cards/turn/drawing.svg"));
+    assertThat(drawing.text()).contains(">three-quarter<").doesNotContain(">front<");
+    assertThat(complaints).isEmpty();
   }
 
   /** The first attempt's line is far too thin: it is said where, and looped on the picture. */

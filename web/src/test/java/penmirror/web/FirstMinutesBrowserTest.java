@@ -8,6 +8,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.FilePayload;
 import java.time.Duration;
 import java.util.List;
@@ -123,9 +124,11 @@ class FirstMinutesBrowserTest extends BrowserTest {
     page.navigate(url("/studies/" + work.studyId() + "/through"));
     page.waitForSelector("#card:visible");
     for (int i = 0; i < 30 && page.locator("#none").isHidden(); i++) {
-      Locator right = page.locator("[data-do='right']");
-      if (right.isVisible()) {
-        right.tap();
+      try {
+        page.locator("[data-do='right']").tap(new Locator.TapOptions().setTimeout(1000));
+      } catch (TimeoutError e) {
+        // The card went while the finger was on its way.
+        continue;
       }
       page.waitForTimeout(150);
     }

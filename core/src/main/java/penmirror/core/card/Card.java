@@ -100,7 +100,10 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
       case TURN -> {
         if (beside.turned().isPresent()) {
           Turned turned = beside.turned().get();
-          told.addAll(CardWords.of(turned));
+          // What is a rule here is told as one.
+          CardWords.of(turned).stream()
+              .filter(of -> of.shownBy().flatMap(sheet::rule).filter(Rule::isScored).isEmpty())
+              .forEach(told::add);
           drawing = CardDrawing.turned(turned);
           works = turned.works();
         }
