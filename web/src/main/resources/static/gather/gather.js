@@ -306,8 +306,27 @@ const line = (file) => {
 const done = (entry, text) => {
   entry.state.textContent = text;
   entry.stop.textContent = uploads.dataset.close;
-  entry.stop.onclick = () => entry.item.remove();
+  entry.item.classList.add('ended');
+  entry.stop.onclick = () => { entry.item.remove(); offerToCloseAll(); };
   entry.bar.remove();
+  offerToCloseAll();
+};
+/** One button for all that nothing more comes of, once there are several. */
+const offerToCloseAll = () => {
+  const ended = uploads.querySelectorAll('.ended');
+  const all = uploads.querySelector('.all');
+  if (ended.length < 3) {
+    all?.remove();
+  } else if (!all) {
+    const item = document.createElement('li');
+    const button = document.createElement('button');
+    item.className = 'all';
+    button.type = 'button';
+    button.textContent = uploads.dataset.closeall;
+    button.onclick = () => uploads.querySelectorAll('.ended, .all').forEach((line) => line.remove());
+    item.append(button);
+    uploads.prepend(item);
+  }
 };
 const tell = (entry, text) => {
   const fault = document.createElement('p');
@@ -344,7 +363,7 @@ const send = (entry) => {
     if (entry.key !== undefined && request.status < 500) letGo(entry.key);
     done(entry, faults.length ? '' : uploads.dataset.done);
     faults.forEach((fault) => tell(entry, fault.textContent));
-    if (!faults.length) entry.item.remove();
+    if (!faults.length) { entry.item.remove(); offerToCloseAll(); }
   };
   request.onerror = () => done(entry, uploads.dataset.lost);
   request.onabort = () => {

@@ -245,6 +245,34 @@ class WallDatabaseTest extends DatabaseTest {
         .andExpect(content().string(not(containsString("look alike"))));
   }
 
+  /**
+   * Of six pictures that hardly differ five are asked about, two at a time, and no fifteen pairs.
+   */
+  @Test
+  void manyThatLookAlikeAreAskedAboutOneByOne() throws Exception {
+    for (int i = 0; i < 6; i++) {
+      take(withADot(source(1).png(), i), "Frame " + i);
+    }
+    assertThat(sources()).hasSize(6);
+    String page = mvc.perform(get(base + "/gather")).andReturn().getResponse().getContentAsString();
+    assertThat(page.split("<section class=\"alike\"", -1)).hasSize(3);
+    assertThat(page).contains("3 more works look like another");
+    long first = sources().get(0).id();
+    mvc.perform(alike(first, sources().get(1).id(), "BOTH"));
+    mvc.perform(alike(first, sources().get(2).id(), "FIRST"));
+    String then = mvc.perform(get(base + "/gather")).andReturn().getResponse().getContentAsString();
+    assertThat(then.split("<section class=\"alike\"", -1)).hasSize(3);
+    assertThat(then).contains("One more work looks like another");
+  }
+
+  private static byte[] withADot(byte[] png, int x) throws Exception {
+    BufferedImage image = ImageIO.read(new ByteArrayInputStream(png));
+    image.setRGB(x, 0, 0xFF123456);
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+
   @Test
   void aWorkIsTaggedAndManyAtOnceKeepWhatWasNotFilledIn() throws Exception {
     long one = take(source(1).png(), "Pell");

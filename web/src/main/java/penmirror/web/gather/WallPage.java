@@ -97,8 +97,10 @@ class WallPage {
     model.addAttribute("order", order);
     model.addAttribute("free", places.isFree(study.id()));
     model.addAttribute("coverage", coverage.of(study.id(), sources, scopes.part(study.id())));
-    model.addAttribute(
-        "alike", lookAlikes.undecided(study.id(), tiles.stream().map(Wall.Tile::work).toList()));
+    LookAlikes.Undecided undecided =
+        lookAlikes.undecided(study.id(), tiles.stream().map(Wall.Tile::work).toList());
+    model.addAttribute("alike", undecided.pairs());
+    model.addAttribute("moreAlike", undecided.more());
     model.addAttribute(
         "missingCredit", sources.stream().filter(t -> t.work().credit().isBlank()).count());
     model.addAttribute(

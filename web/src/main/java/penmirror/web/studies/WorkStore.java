@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -374,13 +375,15 @@ public class WorkStore {
         .execute();
   }
 
-  public boolean areToldApart(long one, long other) {
-    return database.fetchExists(
-        TOLD_APART,
-        TOLD_APART
-            .FIRST_WORK_ID
-            .eq(Math.min(one, other))
-            .and(TOLD_APART.SECOND_WORK_ID.eq(Math.max(one, other))));
+  /** Pairs of a study's works that look alike and are both wanted. */
+  public Set<Set<Long>> toldApart(long studyId) {
+    return database
+        .select(TOLD_APART.FIRST_WORK_ID, TOLD_APART.SECOND_WORK_ID)
+        .from(TOLD_APART)
+        .join(WORK)
+        .on(WORK.ID.eq(TOLD_APART.FIRST_WORK_ID))
+        .where(WORK.STUDY_ID.eq(studyId))
+        .fetchSet(row -> Set.of(row.value1(), row.value2()));
   }
 
   /** Works of one role in one study count from 1. */
