@@ -67,6 +67,19 @@ class CardsBrowserTest extends BrowserTest {
     assertThat(page.locator(".line .crops svg").count()).isGreaterThanOrEqualTo(2);
     page.keyboard().press("ArrowLeft");
     assertThat(page.locator("h1")).hasText("Eye");
+
+    // An eye of one work has its own card; keys go from work to work, and back to all.
+    page.locator(".line .crops a").first().click();
+    assertThat(page.locator(".top .what")).containsText("alone, ");
+    assertThat(page.locator(".line p").first()).not().isEmpty();
+    page.waitForFunction("() => document.querySelector('.drawn img').naturalWidth > 0");
+    String one = page.locator(".top .what").textContent();
+    page.keyboard().press(page.locator("#after").count() > 0 ? "ArrowRight" : "ArrowLeft");
+    assertThat(page.locator(".top .what")).not().hasText(one);
+    assertThat(page.locator(".top .what")).containsText("alone, ");
+    page.keyboard().press("Escape");
+    assertThat(page.locator(".top .what")).not().containsText("alone, ");
+    assertThat(page.locator("h1")).hasText("Eye");
     page.keyboard().press("Escape");
     assertThat(page.locator("#cards")).isVisible();
     page.goBack();

@@ -65,6 +65,25 @@ class WallBrowserTest extends BrowserTest {
     assertThat(page.locator(".tile")).hasCount(3);
   }
 
+  /** Forty notes among the pictures hide no wall, and one button closes what is said of them. */
+  @Test
+  void whatCameToNothingIsClosedAtOnce() {
+    take(1);
+    openTheWall();
+    FilePayload[] notes = new FilePayload[40];
+    for (int i = 0; i < notes.length; i++) {
+      notes[i] = new FilePayload("note " + i + ".png", "image/png", ("Note " + i).getBytes());
+    }
+    page.locator("#files").setInputFiles(notes);
+    assertThat(page.locator("#uploads .fault")).hasCount(notes.length);
+    assertThat(page.locator("#uploads").boundingBox().height)
+        .isLessThan(0.4 * page.viewportSize().height);
+    assertThat(page.locator(".tile").first()).isInViewport();
+    page.locator("#uploads .all button").click();
+    assertThat(page.locator("#uploads li")).hasCount(0);
+    complaints.clear(); // Each refusal is one to the browser.
+  }
+
   /** Stopped while it is on its way: the browser drops the line in the middle of the file. */
   @Test
   void anUploadCutOffHalfWayLeavesNothing() {

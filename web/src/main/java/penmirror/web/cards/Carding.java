@@ -10,12 +10,14 @@ import penmirror.core.card.CardWords;
 import penmirror.core.card.Question;
 import penmirror.core.card.Turned;
 import penmirror.core.drawing.Scene;
+import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.Sample;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
 
 /** Makes a study's cards. */
 @Component
@@ -49,7 +51,12 @@ class Carding {
       boolean drawn,
       boolean waits) {}
 
-  /** A card opened. */
+  /**
+   * A card opened.
+   *
+   * @param alone the work that it is of alone; empty where it is of all
+   * @param before address of the card before, after that of all cards
+   */
   record Large(
       String word,
       String name,
@@ -57,8 +64,23 @@ class Carding {
       boolean thin,
       List<Line> lines,
       boolean drawn,
+      Optional<Work> alone,
       Optional<String> before,
-      Optional<String> after) {}
+      Optional<String> after) {
+    /** A card of one work between those of others. */
+    Large between(Optional<Work> one, Optional<Work> other) {
+      return new Large(
+          word,
+          name,
+          works,
+          thin,
+          lines,
+          drawn,
+          alone,
+          one.map(work -> word + "?work=" + work.id()),
+          other.map(work -> word + "?work=" + work.id()));
+    }
+  }
 
   /**
    * @param crops pieces of works that show it best
@@ -115,8 +137,69 @@ class Carding {
                         .map(told -> new Line(told.sentence(), crops(loaded, told)))
                         .toList(),
                     card.drawing().isPresent(),
+                    Optional.empty(),
                     beside(loaded, question, -1),
                     beside(loaded, question, 1)));
+  }
+
+  /** The same card of one work alone; empty where nothing can be said of it. */
+  Optional<Large> large(Study study, Question question, long workId) {
+    Loaded loaded = sheets.load(study);
+    List<Work> having =
+        loaded.ruling().stream()
+            .filter(work -> alone(loaded, question, work.id()).isPresent())
+            .toList();
+    int at = having.stream().map(Work::id).toList().indexOf(workId);
+    return at < 0
+        ? Optional.empty()
+        : alone(loaded, question, workId)
+            .map(card -> large(loaded, question, card, having.get(at)))
+            .map(
+                large ->
+                    large.between(
+                        at == 0 ? Optional.empty() : Optional.of(having.get(at - 1)),
+                        at + 1 == having.size()
+                            ? Optional.empty()
+                            : Optional.of(having.get(at + 1))));
+  }
+
+  private static Large large(Loaded loaded, Question question, Card card, Work work) {
+    return new Large(
+        question.word(),
+        name(question),
+        1,
+        false,
+        card.told().stream()
+            .map(
+                told ->
+                    new Line(
+                        told.sentence(),
+                        told.shownBy()
+                            .flatMap(measure -> Sample.of(loaded, measure, work))
+                            .map(List::of)
+                            .orElse(List.of())))
+            .toList(),
+        card.drawing().isPresent(),
+        Optional.of(work),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  Optional<Scene> drawing(Study study, Question question, long workId) {
+    return alone(sheets.load(study), question, workId).flatMap(Card::drawing);
+  }
+
+  /** What the rules would say were there no other work. */
+  private static Optional<Card> alone(Loaded loaded, Question question, long workId) {
+    return loaded.sheet().works().stream()
+        .filter(work -> work.id().equals(Long.toString(workId)))
+        .findFirst()
+        .flatMap(
+            work ->
+                Card.of(
+                    question,
+                    StyleSheet.of(loaded.sheet().name(), work.view(), List.of(work)),
+                    Card.Beside.NOTHING));
   }
 
   /**

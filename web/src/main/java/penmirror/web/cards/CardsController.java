@@ -1,6 +1,8 @@
 package penmirror.web.cards;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -13,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import penmirror.core.card.Booklet;
 import penmirror.core.card.Question;
 import penmirror.core.drawing.PdfWriter;
+import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.rail.Rail;
@@ -52,21 +55,33 @@ class CardsController {
         .body(PdfWriter.write(carding.booklet(study), Booklet.PIXELS_PER_INCH));
   }
 
+  /**
+   * @param work the one that the card is to be of alone; of all without
+   */
   @GetMapping("/studies/{studyId}/rules/cards/{word}")
-  String card(Study study, @PathVariable String word, Model model) {
+  String card(
+      Study study,
+      @PathVariable String word,
+      @RequestParam(required = false) @Nullable Long work,
+      Model model) {
     rail.addTo(model, study, Stage.RULES);
+    Optional<Carding.Large> card =
+        work == null
+            ? carding.large(study, question(word))
+            : carding.large(study, question(word), work);
     model.addAttribute(
-        "card",
-        carding
-            .large(study, question(word))
-            .orElseThrow(() -> new NotFoundException("cards.unknown", word)));
+        "card", card.orElseThrow(() -> new NotFoundException("cards.unknown", word)));
     return "cards/card";
   }
 
   @GetMapping("/studies/{studyId}/rules/cards/{word}/drawing.svg")
-  ResponseEntity<byte[]> drawing(Study study, @PathVariable String word) {
-    return carding
-        .drawing(study, question(word))
+  ResponseEntity<byte[]> drawing(
+      Study study, @PathVariable String word, @RequestParam(required = false) @Nullable Long work) {
+    Optional<Scene> drawing =
+        work == null
+            ? carding.drawing(study, question(word))
+            : carding.drawing(study, question(word), work);
+    return drawing
         .map(SvgWriter::write)
         .map(svg -> ResponseEntity.ok().contentType(SVG).body(svg.getBytes(StandardCharsets.UTF_8)))
         .orElseGet(() -> ResponseEntity.notFound().build());

@@ -62,7 +62,8 @@ public record Sample(Work work, String view) {
         .flatMap(work -> of(loaded, measure, work).stream());
   }
 
-  private static Optional<Sample> of(Loaded loaded, Measure measure, Work work) {
+  /** The piece of one work; empty where the place is not marked on it. */
+  public static Optional<Sample> of(Loaded loaded, Measure measure, Work work) {
     return PartFrame.of(measure, loaded.evidence(work), work.widthPixels(), work.heightPixels())
         .map(frame -> new Sample(work, frame.viewBox()));
   }
