@@ -221,8 +221,12 @@ class FirstMinutesBrowserTest extends BrowserTest {
     int before = markings.newest(redraw.id(), redraw.view()).version();
     try {
       // The question stands once its script has begun, not as soon as the page is there.
-      page.waitForSelector("#asking[data-point-asked]:visible");
-      String key = page.locator("#asking").getAttribute("data-point-asked");
+      String key =
+          page.waitForSelector("#asking[data-point-asked]:visible")
+              .getAttribute("data-point-asked");
+      if (key == null) {
+        return; // The page was made anew just then, and asks again.
+      }
       Optional<Point> truth = Landmark.ofKey(key).flatMap(l -> redraw(1).truth().point(l));
       if (truth.isPresent()) {
         page.evaluate(

@@ -292,6 +292,7 @@ class MendedDatabaseTest extends DatabaseTest {
   @Test
   void whatIsNotMyAimIsOutOfTheScoreUntilItIsAgain() throws Exception {
     long redraw = hang(Work.Role.REDRAW, redraw(1), eyesUp(0.1));
+    awaitReadings(); // What the pixels tell changes the points.
     int before = byRules(redraw);
     say(redraw, "/aim", "act", "eye-height", "is", "false");
     assertThat(byRules(redraw)).isGreaterThan(before);
