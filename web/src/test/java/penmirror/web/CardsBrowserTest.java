@@ -111,6 +111,10 @@ class CardsBrowserTest extends BrowserTest {
     APIResponse drawing =
         page.request().get(url("/studies/" + study + "/rules/cards/turn/drawing.svg"));
     assertThat(drawing.text()).contains(">three-quarter<").doesNotContain(">front<");
+    page.locator(".line .crops a").first().click();
+    assertThat(page.locator(".top .what")).containsText("alone, ");
+    assertThat(page.locator(".line p").first()).containsText("of the way out to the far cheek");
+    page.waitForFunction("() => document.querySelector('.drawn img').naturalWidth > 0");
     assertThat(complaints).isEmpty();
   }
 

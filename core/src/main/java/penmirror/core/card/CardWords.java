@@ -122,7 +122,7 @@ public final class CardWords {
 
   /** How far the face goes round, then the eye on its far side. */
   static List<Card.Told> of(Turned turned) {
-    double degrees = turned.degrees().median();
+    double degrees = turned.degrees();
     List<Card.Told> told = new ArrayList<>();
     told.add(
         new Card.Told(

@@ -16,7 +16,7 @@ import penmirror.core.style.MeasuredWork;
  * What a hand does with a head that turns away.
  *
  * @param works that show a head in three-quarter view, 1 or more
- * @param degrees how far these are turned
+ * @param degrees how far these are turned, the median
  * @param farWidth of the far eye over the near one, the median; empty where no work shows both
  * @param farHeight likewise
  * @param heads as the works have them from the front, turned and from the side, as far as they show
@@ -24,7 +24,7 @@ import penmirror.core.style.MeasuredWork;
  */
 public record Turned(
     int works,
-    Sample degrees,
+    double degrees,
     OptionalDouble farWidth,
     OptionalDouble farHeight,
     List<SeenHead> heads) {
@@ -49,7 +49,7 @@ public record Turned(
     return Optional.of(
         new Turned(
             degrees.length,
-            Sample.of(degrees),
+            Sample.of(degrees).median(),
             median(works, TurnMeasures.FAR_WIDTH),
             median(works, TurnMeasures.FAR_HEIGHT),
             heads));

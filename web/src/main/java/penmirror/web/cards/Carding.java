@@ -10,6 +10,7 @@ import penmirror.core.card.CardWords;
 import penmirror.core.card.Question;
 import penmirror.core.card.Turned;
 import penmirror.core.drawing.Scene;
+import penmirror.core.style.MeasuredWork;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
 import penmirror.web.layout.RefusedException;
@@ -66,21 +67,7 @@ class Carding {
       boolean drawn,
       Optional<Work> alone,
       Optional<String> before,
-      Optional<String> after) {
-    /** A card of one work between those of others. */
-    Large between(Optional<Work> one, Optional<Work> other) {
-      return new Large(
-          word,
-          name,
-          works,
-          thin,
-          lines,
-          drawn,
-          alone,
-          one.map(work -> word + "?work=" + work.id()),
-          other.map(work -> word + "?work=" + work.id()));
-    }
-  }
+      Optional<String> after) {}
 
   /**
    * @param crops pieces of works that show it best
@@ -150,39 +137,35 @@ class Carding {
             .filter(work -> alone(loaded, question, work.id()).isPresent())
             .toList();
     int at = having.stream().map(Work::id).toList().indexOf(workId);
-    return at < 0
-        ? Optional.empty()
-        : alone(loaded, question, workId)
-            .map(card -> large(loaded, question, card, having.get(at)))
-            .map(
-                large ->
-                    large.between(
-                        at == 0 ? Optional.empty() : Optional.of(having.get(at - 1)),
-                        at + 1 == having.size()
-                            ? Optional.empty()
-                            : Optional.of(having.get(at + 1))));
+    if (at < 0) {
+      return Optional.empty();
+    }
+    Work work = having.get(at);
+    return alone(loaded, question, workId)
+        .map(
+            card ->
+                new Large(
+                    question.word(),
+                    name(question),
+                    card.works(),
+                    false,
+                    card.told().stream()
+                        .map(told -> new Line(told.sentence(), piece(loaded, told, work)))
+                        .toList(),
+                    card.drawing().isPresent(),
+                    Optional.of(work),
+                    address(question, having, at - 1),
+                    address(question, having, at + 1)));
   }
 
-  private static Large large(Loaded loaded, Question question, Card card, Work work) {
-    return new Large(
-        question.word(),
-        name(question),
-        1,
-        false,
-        card.told().stream()
-            .map(
-                told ->
-                    new Line(
-                        told.sentence(),
-                        told.shownBy()
-                            .flatMap(measure -> Sample.of(loaded, measure, work))
-                            .map(List::of)
-                            .orElse(List.of())))
-            .toList(),
-        card.drawing().isPresent(),
-        Optional.of(work),
-        Optional.empty(),
-        Optional.empty());
+  private static List<Sample> piece(Loaded loaded, Card.Told told, Work work) {
+    return told.shownBy().flatMap(measure -> Sample.of(loaded, measure, work)).stream().toList();
+  }
+
+  private static Optional<String> address(Question question, List<Work> works, int at) {
+    return at < 0 || at >= works.size()
+        ? Optional.empty()
+        : Optional.of(question.word() + "?work=" + works.get(at).id());
   }
 
   Optional<Scene> drawing(Study study, Question question, long workId) {
@@ -191,15 +174,24 @@ class Carding {
 
   /** What the rules would say were there no other work. */
   private static Optional<Card> alone(Loaded loaded, Question question, long workId) {
-    return loaded.sheet().works().stream()
-        .filter(work -> work.id().equals(Long.toString(workId)))
-        .findFirst()
-        .flatMap(
-            work ->
-                Card.of(
-                    question,
-                    StyleSheet.of(loaded.sheet().name(), work.view(), List.of(work)),
-                    Card.Beside.NOTHING));
+    Optional<Work> work =
+        loaded.ruling().stream().filter(ruling -> ruling.id() == workId).findFirst();
+    Optional<MeasuredWork> measured =
+        loaded.sheet().works().stream()
+            .filter(of -> of.id().equals(Long.toString(workId)))
+            .findFirst();
+    if (work.isEmpty() || measured.isEmpty()) {
+      return Optional.empty();
+    }
+    List<MeasuredWork> only = List.of(measured.get());
+    Optional<Turned> turned =
+        question == Question.TURN
+            ? Turned.of(only, List.of(loaded.evidence(work.get()).marks().confirmed()))
+            : Optional.empty();
+    return Card.of(
+        question,
+        StyleSheet.of(loaded.sheet().name(), measured.get().view(), only),
+        new Card.Beside(Optional.empty(), Optional.empty(), turned, Optional.empty()));
   }
 
   /**
