@@ -94,7 +94,7 @@ class BenchBrowserTest extends BrowserTest {
     page.keyboard().press("z");
     assertThat(page.locator("#roll li.now em")).hasText("");
     page.keyboard().press("n");
-    assertThat(page.locator("#roll li").first().locator("em")).hasText("not on this view");
+    assertThat(page.locator("#roll li").first().locator("em")).hasText("not seen");
     assertThat(page.locator("#kept")).hasText("Kept");
     assertThat(markings.newest(work, View.FRONT).marks().isHidden(Landmark.CROWN)).isTrue();
   }

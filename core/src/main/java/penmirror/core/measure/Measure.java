@@ -368,6 +368,11 @@ public final class Measure {
     return views;
   }
 
+  /** Whether a drawing seen from there may be held against what works seen from here do. */
+  public boolean compares(View works, View drawing) {
+    return views.contains(drawing) && (comparison == Comparison.ACROSS_VIEWS || works == drawing);
+  }
+
   /**
    * The landmarks it is read from, of both sides. Of measures from pixels only those have any that
    * are read between points, such as across a limb.

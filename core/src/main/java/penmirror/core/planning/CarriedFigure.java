@@ -76,12 +76,9 @@ public record CarriedFigure(
     Map<Measure, Aim> aims = new LinkedHashMap<>();
     for (Move move : PoseMoves.all()) {
       Measure measure = move.measure();
-      Optional<Rule> rule = sheet.rule(measure).filter(Rule::isScored);
+      Optional<Rule> rule = sheet.ruleFor(measure, own.view()).filter(Rule::isScored);
       OptionalDouble value = measure.valueOf(own);
-      boolean sameView = own.view() == sheet.view();
-      if (rule.isEmpty()
-          || value.isEmpty()
-          || !(sameView || measure.comparison() == Measure.Comparison.ACROSS_VIEWS)) {
+      if (rule.isEmpty() || value.isEmpty()) {
         continue;
       }
       double from = measure.scale().toScale(value.getAsDouble());

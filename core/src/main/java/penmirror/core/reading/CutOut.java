@@ -3,6 +3,7 @@ package penmirror.core.reading;
 import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Optional;
+import penmirror.core.colour.OkLab;
 import penmirror.core.measure.FigureEdit;
 import penmirror.core.measure.FigurePixels;
 import penmirror.core.raster.Mask;
@@ -14,8 +15,9 @@ import penmirror.core.raster.Picture;
  *
  * @param image not premultiplied; of a picture over some hundred thousand pixels a smaller copy
  * @param place where it lies on the picture, pixels of the picture
+ * @param paper most frequent colour of the picture's border
  */
-public record CutOut(BufferedImage image, Place place) {
+public record CutOut(BufferedImage image, Place place, OkLab paper) {
   private static final int NEIGHBOURS = 9;
 
   /** Enough for a figure as high as a page. */
@@ -57,7 +59,8 @@ public record CutOut(BufferedImage image, Place place) {
                 left * factor,
                 top * factor,
                 (right + 1 - left) * factor,
-                (bottom + 1 - top) * factor)));
+                (bottom + 1 - top) * factor),
+            seen.background()));
   }
 
   /**

@@ -136,14 +136,18 @@ public record Score(
     fixes = List.copyOf(fixes);
   }
 
+  /** Whether the redraw keeps the rules as the illustrator's own works do; empty when unknown. */
+  public Optional<Boolean> keepsRules() {
+    return byRules.flatMap(points -> ownByRules.map(range -> points >= range.belongsFrom()));
+  }
+
   /**
    * Whether the redraw keeps the rules as the illustrator's own works do, and lies with them in
    * both answers together. Right points alone make no drawing: empty until its pixels are read, and
    * not so where they show nothing. Empty when unknown.
    */
   public Optional<Boolean> belongs() {
-    Optional<Boolean> kept =
-        byRules.flatMap(points -> ownByRules.map(range -> points >= range.belongsFrom()));
+    Optional<Boolean> kept = keepsRules();
     boolean apart =
         overall.flatMap(points -> own.map(range -> points < range.belongsFrom())).orElse(false);
     return kept.flatMap(inside -> inside && !apart ? holdsFigure : Optional.of(false));

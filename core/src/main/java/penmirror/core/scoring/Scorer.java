@@ -18,7 +18,6 @@ import penmirror.core.figure.Marks;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.Measure.Comparison;
 import penmirror.core.measure.MeasureResult;
 import penmirror.core.measure.NoReading;
 import penmirror.core.measure.NoReading.Reason;
@@ -252,10 +251,7 @@ public final class Scorer {
     List<RuleScore> scores = new ArrayList<>();
     for (Rule rule : sheet.rules()) {
       Measure measure = rule.measure();
-      boolean inScope =
-          measure.views().contains(view)
-              && (measure.comparison() == Comparison.ACROSS_VIEWS || view == sheet.view());
-      if (inScope) {
+      if (measure.compares(sheet.view(), view)) {
         scores.add(
             ruleScore(
                 rule, results.getOrDefault(measure, NoReading.because(Reason.LANDMARKS_MISSING))));

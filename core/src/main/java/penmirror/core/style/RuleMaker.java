@@ -11,7 +11,6 @@ import java.util.function.Predicate;
 import penmirror.core.figure.Mood;
 import penmirror.core.figure.View;
 import penmirror.core.measure.Measure;
-import penmirror.core.measure.Measure.Comparison;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.style.Rule.Grounds;
@@ -171,9 +170,7 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
   }
 
   private boolean inScope(Measure measure, MeasuredWork work) {
-    return measure.views().contains(work.view())
-        && (measure.comparison() == Comparison.ACROSS_VIEWS || work.view() == view)
-        && canShow(measure, work);
+    return measure.compares(view, work.view()) && canShow(measure, work);
   }
 
   /** A portrait says nothing of legs, neither for a rule nor against it. */

@@ -179,6 +179,11 @@ public record StyleSheet(
     return rules.stream().filter(rule -> rule.measure() == measure).findFirst();
   }
 
+  /** The rule that a drawing seen from there can be held against. */
+  public Optional<Rule> ruleFor(Measure measure, View drawing) {
+    return measure.compares(view, drawing) ? rule(measure) : Optional.empty();
+  }
+
   /** Titles of the works that carry no credit. */
   public List<String> uncredited() {
     return works.stream().filter(work -> work.credit().isBlank()).map(MeasuredWork::title).toList();

@@ -127,11 +127,20 @@ public final class ActWords {
         Wording.has("rule." + key)
             ? said("rule." + key, rule)
             : Wording.has("also." + key) ? said("also." + key, rule) : "";
-    String told =
-        words.isBlank()
-            ? Wording.name(rule.measure()) + ": " + Spoken.value(rule.measure(), rule.centre())
-            : words;
-    return Spoken.sentence(told) + ".";
+    return words.isBlank() ? figure(rule) : Spoken.sentence(words) + ".";
+  }
+
+  /**
+   * A reading by its name and middle, with its decimals, where words alone tell two apart badly.
+   */
+  public static String figure(Rule rule) {
+    Measure measure = rule.measure();
+    String unit = Wording.unit(measure.unit());
+    return Wording.name(measure)
+        + ": "
+        + Wording.number(measure.unit(), rule.centre())
+        + (unit.isEmpty() ? "" : " " + unit)
+        + ".";
   }
 
   private static String told(Rule rule) {

@@ -21,25 +21,15 @@ public final class ContrastWords {
         "contrast.sides", word, ActWords.side(measure, high), ActWords.side(measure, !high));
   }
 
-  /** The other as seen from the one, such as "Figure short, by two heads". */
+  /** The other as seen from the one, such as "Figure shorter, by two heads". */
   public static String of(Contrast.Difference difference) {
     Measure measure = difference.one().measure();
     boolean high = difference.distance() > 0;
-    String side = ActWords.side(measure, high);
     double apart = Math.abs(difference.other().centre() - difference.one().centre());
-    String told = Spoken.sentence(side);
+    String told = Spoken.sentence(Wording.more(measure, high));
     return switch (measure.unit()) {
-      case HEADS ->
-          apart < 1
-              ? ofAHead(told, apart)
-              : Wording.text("contrast.heads", told, Spoken.mixed(apart));
-      case OF_THE_HEAD -> ofAHead(told, apart);
+      case HEADS, OF_THE_HEAD -> Wording.text("contrast", told, Spoken.heads(apart));
       default -> told;
     };
-  }
-
-  private static String ofAHead(String told, double apart) {
-    String part = Spoken.part(apart);
-    return Wording.text(part.equals("half") ? "contrast.half" : "contrast.head", told, part);
   }
 }

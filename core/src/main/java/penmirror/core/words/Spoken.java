@@ -107,6 +107,16 @@ public final class Spoken {
     return rest.isEmpty() ? words : words + " and " + rest;
   }
 
+  /** A length in heads: half a head, a third of a head, two and a half heads. */
+  public static String heads(double value) {
+    String words = value < 1 ? part(value) : mixed(value);
+    return switch (words) {
+      case "half" -> "half a head";
+      case "all", "one" -> "one head";
+      default -> words + (value < 1 ? " of a head" : " heads");
+    };
+  }
+
   /** How many times as much: once and a half, twice, half. */
   public static String times(double factor) {
     if (factor < 0.96) {

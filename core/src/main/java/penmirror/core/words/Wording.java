@@ -15,6 +15,9 @@ public final class Wording {
   private static final ResourceBundle TEXTS =
       ResourceBundle.getBundle("penmirror.core.wording", Locale.ENGLISH);
 
+  /** Stands where a text says how much. */
+  private static final String GAP = "\u0000";
+
   private Wording() {}
 
   public static String name(Measure measure) {
@@ -51,6 +54,17 @@ public final class Wording {
     return FreePair.of(measure)
         .map(pair -> text("measure.pair" + side, howMuch, part(pair)))
         .orElseGet(() -> text("measure." + measure.key() + side, howMuch));
+  }
+
+  /** A reading farther to one side than another, such as "eyes lower". */
+  public static String more(Measure measure, boolean high) {
+    String[] around = side(measure, high, GAP).split(GAP, 2);
+    String before = around[0].strip();
+    String[] words = around[1].strip().split(" ", 2);
+    String after = words.length > 1 ? " " + words[1] : "";
+    String key = "more." + words[0];
+    String told = has(key) ? before + " " + text(key) : text("more", before, words[0]);
+    return (told + after).strip();
   }
 
   /** How a reading off its rule looks, such as "eyes too high". {@code z} in tolerances, signed. */

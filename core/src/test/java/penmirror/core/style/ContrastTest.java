@@ -11,6 +11,7 @@ import penmirror.core.act.Act;
 import penmirror.core.figure.View;
 import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.measure.proportion.ProportionMeasures;
+import penmirror.core.telling.ContrastWords;
 
 class ContrastTest {
 
@@ -38,6 +39,7 @@ class ContrastTest {
         .containsExactly("heads-tall");
     assertThat(contrast.shared()).extracting(Act::key).containsExactly("eye-height");
     Contrast.Difference tall = contrast.differ().get(0);
+    assertThat(ContrastWords.of(tall)).isEqualTo("Figure taller, by three heads");
     // Four against four: two of the seventy ways to deal them lie as far apart.
     assertThat(tall.chance()).isCloseTo(2 / 70.0, offset(1e-12));
     assertThat(tall.distance())

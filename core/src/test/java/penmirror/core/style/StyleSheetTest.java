@@ -31,6 +31,16 @@ class StyleSheetTest {
         .isCloseTo(Math.sqrt((4 * 0.018 * 0.018 + 2 * s * s) / 6), offset(1e-6));
   }
 
+  /** Shoulders from the side say nothing against shoulders from the front; heads tall do. */
+  @Test
+  void aDrawingFromAnotherSideIsHeldAgainstWhatTurnsWithItAlone() {
+    Measure wide = ProportionMeasures.SHOULDERS;
+    assertThat(sheet(wide, 1.2, 1.3).ruleFor(wide, View.FRONT)).isPresent();
+    assertThat(sheet(wide, 1.2, 1.3).ruleFor(wide, View.SIDE)).isEmpty();
+    Measure tall = ProportionMeasures.STATURE;
+    assertThat(sheet(tall, 4, 4.2).ruleFor(tall, View.SIDE)).isPresent();
+  }
+
   @Test
   void oneWorkTakesTheUsualSpread() {
     Rule rule = sheet(FaceMeasures.EYE_LINE, 0.61).rule(FaceMeasures.EYE_LINE).orElseThrow();

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.figure.Canon;
@@ -21,6 +22,7 @@ import penmirror.core.geometry.Point;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.Nature;
+import penmirror.core.measure.face.FaceMeasures;
 import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Scorer;
@@ -36,6 +38,47 @@ class TellingTest {
       works.add(new MeasuredWork("" + i, "Work " + i, "", View.FRONT, values, List.of()));
     }
     return StyleSheet.of("A hand", View.FRONT, works);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "eye.line, true, eyes lower",
+    "eye.line, false, eyes higher",
+    "stature.heads, true, figure taller",
+    "eye.spacing, false, eyes closer together",
+    "eye.spacing, true, eyes farther apart",
+    "line.outline.inner, false, outline thinner for the inner lines",
+    "mouth.width, true, mouth wider",
+    "focus.contrast, false, face stands out less",
+    "light.spread, true, light more mixed in direction"
+  })
+  void oneHandIsToldNextToAnother(String key, boolean high, String told) {
+    assertThat(Wording.more(MeasureCatalogue.byKey(key).orElseThrow(), high)).isEqualTo(told);
+  }
+
+  /** No measure is told as "more high", and none falls silent. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void everyMeasureHasSuchWords(boolean high) {
+    assertThat(MeasureCatalogue.all())
+        .extracting(measure -> Wording.more(measure, high))
+        .allSatisfy(
+            told ->
+                assertThat(told)
+                    .doesNotContainPattern("more (high|low|wide|narrow|long|short|much|little)\\b")
+                    .doesNotContain("{", "\u0000", "  ")
+                    .isNotBlank());
+  }
+
+  @Test
+  void eyesHalfWayDownAreNeitherHighNorLow() {
+    for (double value : new double[] {0.46, 0.5, 0.54}) {
+      assertThat(
+              ActWords.sentence(
+                  sheetOf(Map.of(FaceMeasures.EYE_LINE, value)),
+                  Acts.of(FaceMeasures.EYE_LINE).orElseThrow()))
+          .contains("Eyes at half of the head.");
+    }
   }
 
   @ParameterizedTest

@@ -86,12 +86,15 @@ class Comparison {
   }
 
   private static Row row(Contrast.Difference difference, StyleSheet first, StyleSheet second) {
+    String one = ActWords.sentence(difference.one());
+    String other = ActWords.sentence(difference.other());
+    boolean alike = one.equals(other);
     return new Row(
         difference.act().key(),
         ActWords.name(difference.act()),
         ContrastWords.of(difference),
-        ActWords.sentence(difference.one()),
-        ActWords.sentence(difference.other()),
+        alike ? ActWords.figure(difference.one()) : one,
+        alike ? ActWords.figure(difference.other()) : other,
         PairStrip.of(first, difference.one(), second, difference.other()));
   }
 

@@ -2,12 +2,14 @@ package penmirror.web.evidence;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
+import penmirror.core.colour.OkLab;
 import penmirror.core.copying.SmallFigure;
 import penmirror.core.file.PngWriter;
 import penmirror.core.file.UnusablePictureException;
@@ -42,17 +44,31 @@ public class CutOuts {
    *
    * @param small the same in cells, to be held against another
    */
-  public record Cut(byte[] png, CutOut.Place place, SmallFigure small) {
+  public record Cut(byte[] png, CutOut.Place place, OkLab paper, SmallFigure small) {
     /** About half a megabyte of cells. */
     private static final int CELLS_BYTES = 500_000;
 
     /** The cut-out as it was made. */
     public CutOut opened() {
       try {
-        return new CutOut(ImageIO.read(new ByteArrayInputStream(png)), place);
+        return new CutOut(ImageIO.read(new ByteArrayInputStream(png)), place, paper);
       } catch (IOException e) {
         throw new UncheckedIOException("A cut-out that was just made cannot be opened.", e);
       }
+    }
+
+    /** The figure turned about, left for right. */
+    public byte[] mirroredPng() {
+      BufferedImage image = opened().image();
+      int width = image.getWidth();
+      BufferedImage turned =
+          new BufferedImage(width, image.getHeight(), BufferedImage.TYPE_INT_ARGB);
+      for (int x = 0; x < width; x++) {
+        for (int y = 0; y < image.getHeight(); y++) {
+          turned.setRGB(width - 1 - x, y, image.getRGB(x, y));
+        }
+      }
+      return PngWriter.write(turned, Optional.empty());
     }
 
     private int bytes() {
@@ -83,6 +99,7 @@ public class CutOuts {
                           new Cut(
                               PngWriter.write(cut.image(), Optional.empty()),
                               cut.place(),
+                              cut.paper(),
                               SmallFigure.of(
                                   cut,
                                   new SmallFigure.Extent(

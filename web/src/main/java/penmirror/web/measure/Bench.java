@@ -142,7 +142,9 @@ class Bench {
           measure.isFromPixels() ? OptionalDouble.empty() : measure.value(evidence);
       if (value.isPresent()) {
         Optional<ReadingStrip> strip =
-            others.rule(measure).map(rule -> ReadingStrip.of(rule, value.getAsDouble()));
+            others
+                .ruleFor(measure, work.view())
+                .map(rule -> ReadingStrip.of(rule, value.getAsDouble()));
         rows.add(
             new Moving(
                 measure.key(),
@@ -171,7 +173,7 @@ class Bench {
     MeasureCatalogue.readAll(evidence)
         .forEach(
             (measure, result) -> {
-              Optional<Rule> rule = others.rule(measure);
+              Optional<Rule> rule = others.ruleFor(measure, work.view());
               if (convention.excludes(measure)) {
                 return;
               }

@@ -10,7 +10,6 @@ import java.util.OptionalLong;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,7 +22,6 @@ import penmirror.web.layout.RefusedException;
 import penmirror.web.sheets.Loaded;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.Study;
-import penmirror.web.studies.StudyStore;
 import penmirror.web.studies.Work;
 
 /** Stands a redraw among the works on one ground line, and asks who is not theirs. */
@@ -35,19 +33,19 @@ class Lining {
   private static final int MOST_BESIDE = 3;
 
   private final SheetMaker sheets;
-  private final StudyStore studies;
+  private final OtherAttempts otherAttempts;
   private final CutOuts cutOuts;
   private final OddOneStore oddOnes;
   private final MessageSource messages;
 
   Lining(
       SheetMaker sheets,
-      StudyStore studies,
+      OtherAttempts otherAttempts,
       CutOuts cutOuts,
       OddOneStore oddOnes,
       MessageSource messages) {
     this.sheets = sheets;
-    this.studies = studies;
+    this.otherAttempts = otherAttempts;
     this.cutOuts = cutOuts;
     this.oddOnes = oddOnes;
     this.messages = messages;
@@ -172,7 +170,8 @@ class Lining {
         .forEach(standers::add);
     Optional<Stander> own = stander(study, loaded, redraw, redraw.title(), false);
     own.ifPresent(one -> standers.add(standers.size() / 2, one));
-    attempts(study)
+    otherAttempts
+        .than(study)
         .filter(one -> asked.beside().contains(one.work().id()))
         .limit(MOST_BESIDE)
         .flatMap(
@@ -214,29 +213,14 @@ class Lining {
         .toList();
   }
 
-  private record Attempt(Work work, Study study) {}
-
-  /** The newest attempt of every other study. */
-  private Stream<Attempt> attempts(Study study) {
-    List<Study> others = studies.all().stream().filter(other -> other.id() != study.id()).toList();
-    List<Loaded> loaded = sheets.load(others);
-    List<Attempt> attempts = new ArrayList<>();
-    for (int i = 0; i < others.size(); i++) {
-      Study of = others.get(i);
-      loaded.get(i).inRole(Work.Role.REDRAW).stream()
-          .reduce((first, last) -> last)
-          .ifPresent(work -> attempts.add(new Attempt(work, of)));
-    }
-    return attempts.stream();
-  }
-
   private List<Other> others(Study study, Asked asked) {
-    return attempts(study)
+    return otherAttempts
+        .than(study)
         .map(
             one ->
                 new Other(
                     one.work().id(),
-                    text("lineup.beside.one", one.work().title(), one.study().name()),
+                    otherAttempts.name(one),
                     asked.beside().contains(one.work().id())))
         .toList();
   }

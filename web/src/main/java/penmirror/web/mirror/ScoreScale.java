@@ -9,7 +9,7 @@ import penmirror.web.layout.SvgNumber;
  * Both answers on one scale from 0 to 100, with the illustrator's own range, the user's own hand
  * and the nearest other style beside them. Places in px of a drawing 216 wide.
  *
- * @param ownFrom where the illustrator's own works begin, in points
+ * @param ownFrom where a redraw begins to stand among the illustrator's own works, in points
  */
 record ScoreScale(
     String rulesX,
@@ -37,12 +37,12 @@ record ScoreScale(
                 new ScoreScale(
                     x(points),
                     score.glance().map(ScoreScale::x).orElse(""),
-                    score.ownByRules().map(own -> x(own.low())).orElse(""),
+                    score.ownByRules().map(own -> x(own.belongsFrom())).orElse(""),
                     score
                         .ownByRules()
-                        .map(own -> SvgNumber.of(LENGTH * (own.high() - own.low()) / 100))
+                        .map(own -> SvgNumber.of(LENGTH * (own.high() - own.belongsFrom()) / 100))
                         .orElse(""),
-                    score.ownByRules().map(own -> Wording.number(own.low(), 0)).orElse(""),
+                    score.ownByRules().map(own -> Wording.number(own.belongsFrom(), 0)).orElse(""),
                     score.ownByRules().map(own -> Wording.number(own.high(), 0)).orElse(""),
                     beside.ownHand().map(ScoreScale::x).orElse(""),
                     beside.ownHand().map(p -> Wording.number(p, 0)).orElse(""),

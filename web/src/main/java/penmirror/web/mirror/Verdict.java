@@ -216,7 +216,14 @@ record Verdict(
       }
       return score
           .belongs()
-          .map(b -> texts.of(b ? "mirror.belongs" : "mirror.apart"))
+          .map(
+              belongs ->
+                  texts.of(
+                      belongs
+                          ? "mirror.belongs"
+                          : score.keepsRules().orElse(false)
+                              ? "mirror.apart.glance"
+                              : "mirror.apart"))
           .orElseGet(() -> score.holdsFigure().isEmpty() ? texts.of("mirror.points.alone") : "");
     }
 

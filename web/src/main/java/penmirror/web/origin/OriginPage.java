@@ -144,7 +144,12 @@ class OriginPage {
         String act = Acts.of(measure).map(ActWords::name).orElse("");
         String place = measure.group() + act;
         rows.add(
-            row(measure, act, !place.equals(before), measure.read(known), sheet.rule(measure)));
+            row(
+                measure,
+                act,
+                !place.equals(before),
+                measure.read(known),
+                sheet.ruleFor(measure, known.marks().view())));
         before = place;
       }
     }
