@@ -117,6 +117,33 @@ class MendedDatabaseTest extends DatabaseTest {
     assertThat(differing(picture(redraw, "99"), picture(redraw, eyes.group(1)))).isGreaterThan(500);
   }
 
+  /** An attempt in a line too thin: carried out, there is more ink, and the score says so. */
+  @Test
+  void linesAreLaidAsThickAsTheyAreWanted() throws Exception {
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "", "");
+    for (int i = 1; i <= 3; i++) {
+      hang(Work.Role.SOURCE, source(i), source(i).truth());
+    }
+    long redraw = hang(Work.Role.REDRAW, redraw(2), redraw(2).truth());
+    awaitReadings();
+    Matcher line =
+        Pattern.compile("data-fix=\"(\\d+)\" data-key=\"line-weight.more")
+            .matcher(text(address(redraw, "")));
+    assertThat(line.find()).isTrue();
+    int own = dark(picture(redraw, "99"));
+    int thick = dark(picture(redraw, line.group(1)));
+    assertThat(thick / (double) own).isBetween(1.05, 2.0);
+    assertThat(pointsOf(redraw, line.group(1))).isGreaterThanOrEqualTo(pointsOf(redraw, "99"));
+  }
+
+  private static int dark(Picture of) {
+    int dark = 0;
+    for (int i = 0; i < of.pixelCount(); i++) {
+      dark += of.luma(i) < 0.25 ? 1 : 0;
+    }
+    return dark;
+  }
+
   /** Without a marked head nothing is carried out, and nothing told of it either. */
   @Test
   void withoutAHeadBothAreRefused() throws Exception {

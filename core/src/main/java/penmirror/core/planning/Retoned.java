@@ -78,7 +78,7 @@ public final class Retoned {
     return picture.hasTransparency() ? retoned.withCoverage(coverage(picture)) : retoned;
   }
 
-  private static byte[] coverage(Picture picture) {
+  static byte[] coverage(Picture picture) {
     byte[] coverage = new byte[picture.pixelCount()];
     for (int i = 0; i < coverage.length; i++) {
       coverage[i] = (byte) Math.round(255 * picture.coverage(i));

@@ -22,8 +22,11 @@ import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.planning.CarriedFigure;
 import penmirror.core.planning.Ghost;
+import penmirror.core.planning.Relined;
+import penmirror.core.planning.Relined.Brushes;
 import penmirror.core.planning.Retoned;
 import penmirror.core.raster.Picture;
+import penmirror.core.reading.PixelEvidence;
 import penmirror.core.reading.ReadingInputs;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.RoleScore;
@@ -41,8 +44,8 @@ import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
 /**
- * A redraw with its fixes carried out, as far as they move something or lay a shadow otherwise:
- * lines stay.
+ * A redraw with its fixes carried out, as far as they move something, lay a shadow otherwise or
+ * make lines thicker or thinner.
  */
 @Component
 class Mending {
@@ -113,11 +116,20 @@ class Mending {
    */
   record Told(String words, String left) {}
 
-  /** Whether any of the fixes moves something or lays a shadow otherwise. */
+  /** How a redraw is laid otherwise where nothing moves. */
+  private record Laid(List<Retoned.Shadow> shadows, Brushes brushes) {
+    static final Laid AS_DRAWN = new Laid(List.of(), Brushes.AS_DRAWN);
+
+    static Laid of(Score score, Reach reach) {
+      return new Laid(relaid(score, reach), Brushes.wantedBy(chosen(Verdict.told(score), reach)));
+    }
+  }
+
+  /** Whether any of the fixes can be carried out. */
   static boolean canMend(Loaded loaded, Work redraw, Score score) {
     return loaded.evidence(redraw).marks().headFrame().isPresent()
         && Verdict.told(score).stream()
-            .anyMatch(fix -> !fix.steps().isEmpty() || retones(score, fix));
+            .anyMatch(fix -> !fix.steps().isEmpty() || isLaid(score, fix));
   }
 
   /**
@@ -129,13 +141,13 @@ class Mending {
     Loaded loaded = headed(study, redraw);
     Score score = fixing.score(study, loaded, redraw);
     CarriedFigure figure = carried(loaded, redraw, score, reach);
-    Score mended = loaded.score(redraw, mended(loaded, redraw, figure, shadows(score, reach)));
+    Score mended = loaded.score(redraw, mended(loaded, redraw, figure, Laid.of(score, reach)));
     List<Fix> told = Verdict.told(score);
     String left =
         IntStream.rangeClosed(1, told.size())
             .filter(reach::holds)
             .filter(number -> !isMoved(figure, told.get(number - 1)))
-            .filter(number -> !retones(score, told.get(number - 1)))
+            .filter(number -> !isLaid(score, told.get(number - 1)))
             .mapToObj(Integer::toString)
             .collect(Collectors.joining(", "));
     return new Told(
@@ -143,17 +155,16 @@ class Mending {
         left.isEmpty() ? "" : Wording.text("mended.left", left));
   }
 
-  /** Its points where they go; its tones read anew from the picture as it is laid then. */
-  private Evidence mended(
-      Loaded loaded, Work redraw, CarriedFigure figure, List<Retoned.Shadow> shadows) {
+  /** Its points where they go; line and tones read anew from the picture as it is laid then. */
+  private Evidence mended(Loaded loaded, Work redraw, CarriedFigure figure, Laid laid) {
     Evidence drawn = loaded.evidence(redraw);
-    if (shadows.isEmpty()) {
+    if (laid.equals(Laid.AS_DRAWN)) {
       return drawn.withMarks(figure.targets());
     }
     ReadingInputs by = inputs.of(redraw);
     return new Evidence(
         figure.targets(),
-        Optional.of(by.look(retoned(redraw, shadows), step -> {}).readings()),
+        Optional.of(by.look(laid(redraw, laid), step -> {}).readings()),
         drawn.markingError());
   }
 
@@ -164,7 +175,7 @@ class Mending {
   /** Both at full size, the mended one over the drawing, to correct over. */
   byte[] underlay(Study study, Work redraw, Reach reach) {
     byte[] mended = picture(study, redraw, reach, redraw.heightPixels());
-    byte[] own = PngWriter.write(retoned(redraw, List.of()).toImage(), Optional.empty());
+    byte[] own = PngWriter.write(laid(redraw, Laid.AS_DRAWN).toImage(), Optional.empty());
     return OpenRasterWriter.write(
         new Scene(
             redraw.widthPixels(),
@@ -192,7 +203,7 @@ class Mending {
     CarriedFigure figure = carried(loaded, redraw, score, reach);
     return PngWriter.write(
         Ghost.of(figure, redraw.widthPixels(), redraw.heightPixels())
-            .drawn(retoned(redraw, shadows(score, reach)), redraw.heightPixels(), heightPixels),
+            .drawn(laid(redraw, Laid.of(score, reach)), redraw.heightPixels(), heightPixels),
         Optional.empty());
   }
 
@@ -205,7 +216,7 @@ class Mending {
   }
 
   /** The shadows that the chosen fixes lay otherwise. */
-  private static List<Retoned.Shadow> shadows(Score score, Reach reach) {
+  private static List<Retoned.Shadow> relaid(Score score, Reach reach) {
     List<Fix> chosen = chosen(Verdict.told(score), reach);
     List<Retoned.Shadow> shadows = new ArrayList<>();
     for (RoleScore role : score.roles()) {
@@ -227,22 +238,25 @@ class Mending {
     return shadows;
   }
 
-  private static boolean retones(Score score, Fix fix) {
-    return score.roles().stream()
-        .anyMatch(role -> role.misses().stream().anyMatch(miss -> isAbout(fix, role, miss.step())));
+  private static boolean isLaid(Score score, Fix fix) {
+    return !Brushes.wantedBy(List.of(fix)).equals(Brushes.AS_DRAWN)
+        || score.roles().stream()
+            .anyMatch(
+                role -> role.misses().stream().anyMatch(miss -> isAbout(fix, role, miss.step())));
   }
 
   private static boolean isAbout(Fix fix, RoleScore role, RoleScore.Step step) {
     return role.readings(step).stream().anyMatch(fix.act().readings()::contains);
   }
 
-  private Picture retoned(Work redraw, List<Retoned.Shadow> shadows) {
+  private Picture laid(Work redraw, Laid laid) {
     try {
-      if (shadows.isEmpty()) {
+      if (laid.equals(Laid.AS_DRAWN)) {
         return opener.open(
             pictures.file(redraw.pictureSha256()).bytes(), PictureReader.Opened::picture);
       }
-      return Retoned.of(origins.of(redraw).orElseThrow(), shadows);
+      PixelEvidence seen = origins.of(redraw).orElseThrow();
+      return Relined.of(seen, Retoned.of(seen, laid.shadows()), laid.brushes());
     } catch (UnusablePictureException e) {
       throw new RefusedException("plan.ghost.unusable", String.valueOf(e.getMessage()));
     }

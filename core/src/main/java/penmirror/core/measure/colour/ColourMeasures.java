@@ -241,13 +241,13 @@ public final class ColourMeasures {
               Unit.SHARE,
               Scale.LINEAR,
               "share of the figure in small strong colours far from all large ones; 0 without any")
-          .spreads(0.005, 0.015, 0.03)
+          .spreads(0.013, 0.015, 0.03)
           .source(ESTIMATE)
           .build();
 
   public static final Measure ACCENT_PLACES =
       colour("pal.accent.places", Unit.PLACES, Scale.COUNT, "in how many places an accent stands")
-          .spreads(0.3, 0.5, 0.9)
+          .spreads(0.45, 0.5, 0.9)
           .source(ESTIMATE)
           .build();
 

@@ -353,7 +353,7 @@ public final class FaceMeasures {
           .needsOfASide(BROW_L_OUTER, BROW_L_INNER)
           .needsSeen(HAIRLINE)
           .comparedBy(Scale.LOG, Comparison.ACROSS_VIEWS)
-          .spreads(0.06, 0.16, 0.30)
+          .spreads(0.2, 0.2, 0.30)
           .source("Vitruvius, De architectura III.1: the face in three equal thirds")
           .build();
 

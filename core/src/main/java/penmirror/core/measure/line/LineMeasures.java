@@ -223,7 +223,7 @@ public final class LineMeasures {
               Ruler.NONE,
               Scale.LINEAR,
               "median OKLab lightness along the middle of the lines")
-          .spreads(0.03, 0.06, 0.20)
+          .spreads(0.08, 0.08, 0.20)
           .source(SETS)
           .build();
 

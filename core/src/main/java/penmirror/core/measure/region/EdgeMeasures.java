@@ -39,7 +39,7 @@ public final class EdgeMeasures {
               Unit.SHARE,
               Scale.LINEAR,
               "share of the border with a step below 0.07: tone on tone")
-          .spreads(0.00873, 0.0646, 0.146)
+          .spreads(0.06, 0.0646, 0.146)
           .source(SETS)
           .build();
 

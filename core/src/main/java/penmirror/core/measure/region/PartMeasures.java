@@ -70,7 +70,7 @@ public final class PartMeasures {
               Unit.SHARE,
               Scale.LINEAR,
               "straight share of the outline of the largest hair flat")
-          .spreads(0.00548, 0.0699, 0.0914)
+          .spreads(0.08, 0.08, 0.0914)
           .source(SETS)
           .build();
 

@@ -153,7 +153,7 @@ public final class ShadeMeasures {
               Unit.DEGREES,
               Scale.LINEAR,
               "circular deviation of the directions along the shadows' border")
-          .spreads(5, 12, 25)
+          .spreads(16, 16, 25)
           .source(ESTIMATE)
           .build();
 

@@ -1,0 +1,234 @@
+package penmirror.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.FilePayload;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mark;
+import penmirror.core.figure.Marks;
+import penmirror.core.geometry.Point;
+import penmirror.demoart.studio.Commission;
+import penmirror.demoart.studio.Cut;
+import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.studio.DrawnWork;
+import penmirror.web.evidence.MarkingStore;
+import penmirror.web.studies.Study;
+import penmirror.web.studies.Work;
+import penmirror.web.studies.WorkStore;
+
+/**
+ * Twelve pictures dropped, looked through and ruled by somebody who sees where each point belongs
+ * and rests before every action. Of one hand at a time, as a study is; no demo study was looked
+ * through before. It takes as long as a person does, so only where asked for: {@code
+ * -Dlooking.pause=2} for seconds, {@code -Dlooking.hand=casimir}. Tells the time, the actions and
+ * what they left; docs/figures.md has it.
+ */
+@EnabledIfSystemProperty(named = "looking.pause", matches = "[0-9.]+")
+class TwelveByHandBrowserTest extends BrowserTest {
+  private static final Duration PAUSE =
+      Duration.ofMillis(
+          (long) (1000 * Double.parseDouble(System.getProperty("looking.pause", "0"))));
+
+  private static final int PICTURES = 12;
+  private static final int MOST_ACTIONS = 600;
+
+  /** A point is brought to its place where it lies farther off than this, in heads. */
+  private static final double NEAR = 0.01;
+
+  @Autowired WorkStore works;
+  @Autowired MarkingStore markings;
+
+  private int actions;
+
+  private static List<Commission> works(String hand) {
+    return switch (hand) {
+      case "casimir" -> DemoStudio.casimirThole().sources();
+      case "ines" -> DemoStudio.inesVantour().sources();
+      case "own" -> DemoStudio.ownHand();
+      default -> DemoStudio.odileMarrow().sources();
+    };
+  }
+
+  /** The hand's works, one after the other, each cut as asked; again in a mirror where too few. */
+  private static List<DrawnWork> drawn(Cut cut) {
+    List<Commission> all = works(System.getProperty("looking.hand", "odile"));
+    return IntStream.range(0, PICTURES)
+        .parallel()
+        .mapToObj(
+            i -> {
+              Commission of = all.get(i % all.size());
+              return DrawnWork.of(
+                  new Commission(
+                      "p" + (i + 1) + ".png",
+                      "P " + (i + 1),
+                      of.manner(),
+                      of.subject(),
+                      of.palette(),
+                      of.pose(),
+                      of.view(),
+                      cut,
+                      of.mood(),
+                      i >= all.size() != of.mirrored(),
+                      of.seed() + i,
+                      of.slips()));
+            })
+        .toList();
+  }
+
+  @ParameterizedTest
+  @EnumSource(names = {"BUST", "FULL"})
+  void twelveAreLookedThroughAndRuled(Cut cut) {
+    List<DrawnWork> drawn = drawn(cut);
+    page.navigate(url("/"));
+    page.waitForLoadState();
+    long began = System.nanoTime();
+    page.locator("#pictures")
+        .setInputFiles(drawn.stream().map(BrowserTest::payload).toArray(FilePayload[]::new));
+    page.waitForURL("**/gather");
+    rest();
+    page.keyboard().press("l");
+    page.waitForURL("**/through");
+    Map<String, DrawnWork> byName =
+        IntStream.range(0, drawn.size())
+            .boxed()
+            .collect(Collectors.toMap(i -> "p" + (i + 1), drawn::get));
+    Locator none = page.locator("#none");
+    List<Integer> each = new ArrayList<>();
+    String before = "";
+    int since = 0;
+    while (none.isHidden() && actions < MOST_ACTIONS) {
+      if (page.locator("#card").isHidden()) {
+        page.waitForTimeout(100);
+        continue;
+      }
+      String name = page.locator("#name").textContent().replaceFirst("^[0-9]+ ", "");
+      if (!name.equals(before) && !before.isEmpty()) {
+        each.add(actions - since);
+        since = actions;
+      }
+      before = name;
+      act(byName.get(name));
+    }
+    each.add(actions - since);
+    page.navigate(page.url().replace("/through", "/rules"));
+    page.locator(".act").first().waitFor();
+    double seconds = (System.nanoTime() - began) / 1e9;
+    tell(cut, drawn, byName, each, seconds);
+    assertThat(none.count()).isZero();
+  }
+
+  private void rest() {
+    page.waitForTimeout(PAUSE.toMillis());
+    actions++;
+  }
+
+  /** What somebody does who sees the card: mends the tag or the point, or goes on. */
+  private void act(DrawnWork work) {
+    Locator question = page.locator("#question");
+    String asked = question.textContent();
+    rest();
+    Locator active = page.locator("#face .point.active");
+    if (active.count() == 0) {
+      turnTo("view", asked, work.truth().view().word());
+      page.keyboard().press("Enter");
+    } else {
+      point(active, work.truth());
+    }
+    page.waitForTimeout(120);
+  }
+
+  /** Turns the tag until it says what the picture shows. */
+  private void turnTo(String kind, String asked, String wanted) {
+    Locator word = page.locator("[data-turn='" + kind + "'] em");
+    for (int i = 0; i < 5 && !word.textContent().toLowerCase(Locale.ROOT).startsWith(wanted); i++) {
+      page.locator("[data-turn='" + kind + "']").click();
+      rest();
+    }
+    assertThat(asked).isNotBlank();
+  }
+
+  private void point(Locator active, Marks truth) {
+    String key = active.getAttribute("data-key");
+    Optional<Point> place = Landmark.ofKey(key).flatMap(truth::point);
+    if (place.isEmpty()) {
+      page.keyboard().press("n");
+      return;
+    }
+    double head = truth.headFrame().orElseThrow().headPixels();
+    String[] at = active.getAttribute("transform").replaceAll("[^0-9. -]", " ").trim().split(" +");
+    Point seen = new Point(Double.parseDouble(at[0]), Double.parseDouble(at[1]));
+    if (place.get().distanceTo(seen) > NEAR * head) {
+      page.evaluate(
+          "([from, to]) => { const svg = document.getElementById('face');"
+              + " const send = (kind, [x, y]) => {"
+              + "   const p = new DOMPoint(x, y).matrixTransform(svg.getScreenCTM());"
+              + "   svg.dispatchEvent(new PointerEvent(kind, {bubbles: true, clientX: p.x,"
+              + "     clientY: p.y, button: 0, pointerId: 1})); };"
+              + " send('pointerdown', from); send('pointermove', to); send('pointerup', to); }",
+          List.of(List.of(seen.x(), seen.y()), List.of(place.get().x(), place.get().y())));
+      rest();
+    }
+    page.keyboard().press("Enter");
+  }
+
+  private void tell(
+      Cut cut,
+      List<DrawnWork> drawn,
+      Map<String, DrawnWork> byName,
+      List<Integer> each,
+      double seconds) {
+    Study study = studies.all().get(studies.all().size() - 1);
+    List<Double> eyes = new ArrayList<>();
+    List<Double> all = new ArrayList<>();
+    for (Work work : works.inRole(study.id(), Work.Role.SOURCE)) {
+      Marks truth = byName.get(work.title()).truth();
+      Marks said = markings.newest(work.id(), work.view()).marks();
+      double head = truth.headFrame().orElseThrow().headPixels();
+      truth
+          .landmarks()
+          .forEach(
+              (landmark, mark) -> {
+                Optional<Point> there = said.confirmed().point(landmark);
+                if (mark.state() == Mark.State.PLACED && there.isPresent()) {
+                  double off = 100 * mark.point().orElseThrow().distanceTo(there.get()) / head;
+                  all.add(off);
+                  if (landmark.key().startsWith("eye_")) {
+                    eyes.add(off);
+                  }
+                }
+              });
+    }
+    Collections.sort(each);
+    System.out.printf(
+        "%s %s: %d pictures in %.0f s with %d actions, median %d a picture (%s); eyes %.1f %%, all"
+            + " %.1f %% of a head off at the median%n",
+        System.getProperty("looking.hand", "odile"),
+        cut,
+        drawn.size(),
+        seconds,
+        actions,
+        each.get(each.size() / 2),
+        each,
+        median(eyes),
+        median(all));
+  }
+
+  private static double median(List<Double> values) {
+    Collections.sort(values);
+    return values.get(values.size() / 2);
+  }
+}
