@@ -3,9 +3,12 @@ package penmirror.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
+import static penmirror.web.storage.generated.Tables.COMPANION;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import penmirror.web.studies.Work;
 
@@ -44,12 +47,20 @@ class CompanionBrowserTest extends BrowserTest {
     BoundingBox smaller = guest.boundingBox();
     assertThat(smaller.height).isLessThan(dragged.height * 0.85);
 
-    page.waitForResponse("**/companion/stand", () -> page.keyboard().press("f"));
+    page.keyboard().press("f");
     assertThat(page.locator("input[name=mirrored]")).isChecked();
-    page.waitForResponse("**/companion/stand", () -> page.keyboard().press("b"));
+    page.keyboard().press("b");
     assertThat(page.locator("#companion .theirs")).hasClass("theirs before");
     assertThat(guest).isFocused();
 
+    // The page tells the server once the figure rests.
+    await()
+        .atMost(Duration.ofSeconds(20))
+        .until(
+            () ->
+                database.fetchCount(
+                        COMPANION, COMPANION.MIRRORED.isTrue(), COMPANION.BEHIND.isTrue())
+                    == 1);
     page.reload();
     assertThat(page.locator("input[name=mirrored]")).isChecked();
     assertThat(page.locator("#companion .theirs")).hasClass("theirs before");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static penmirror.web.storage.generated.Tables.MARKING;
 import static penmirror.web.storage.generated.Tables.PICTURE;
+import static penmirror.web.storage.generated.Tables.STUDY;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -26,6 +28,7 @@ import penmirror.web.gather.Intake;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.sheets.SheetMaker;
 import penmirror.web.studies.PictureStore;
+import penmirror.web.studies.ScopeStore;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 import penmirror.web.studies.WorkStore;
@@ -38,12 +41,26 @@ class StoresDatabaseTest extends DatabaseTest {
   @Autowired Intake intake;
   @Autowired EvidenceFinder evidence;
   @Autowired SheetMaker sheets;
+  @Autowired ScopeStore scopes;
 
   private long study;
 
   @BeforeEach
   void beginAStudy() {
     study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
+  }
+
+  @Test
+  void aStudyThatIsGoneIsToldAsGone() {
+    database.deleteFrom(STUDY).execute();
+    for (ThrowingCallable asked :
+        List.<ThrowingCallable>of(
+            () -> scopes.scope(study),
+            () -> scopes.version(study),
+            () -> scopes.holdVersion(study),
+            () -> scopes.convention(study))) {
+      assertThatThrownBy(asked).isInstanceOf(NotFoundException.class);
+    }
   }
 
   @Test

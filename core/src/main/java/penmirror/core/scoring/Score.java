@@ -104,6 +104,7 @@ public record Score(
    * @param deviation standard deviation of those scores
    */
   public record OwnRange(double low, double median, double high, double deviation) {
+    private static final double ROUNDING = 1e-9;
 
     /**
      * From here on a redraw belongs with the works: two and a half deviations under their median,
@@ -113,6 +114,11 @@ public record Score(
      */
     public double belongsFrom() {
       return Math.max(low, median - 2.5 * Math.max(4, deviation));
+    }
+
+    /** Whether so many points stand among theirs; what sums round away does not count. */
+    public boolean holds(double points) {
+      return points >= belongsFrom() - ROUNDING;
     }
   }
 
@@ -138,7 +144,7 @@ public record Score(
 
   /** Whether the redraw keeps the rules as the illustrator's own works do; empty when unknown. */
   public Optional<Boolean> keepsRules() {
-    return byRules.flatMap(points -> ownByRules.map(range -> points >= range.belongsFrom()));
+    return byRules.flatMap(points -> ownByRules.map(range -> range.holds(points)));
   }
 
   /**
@@ -148,8 +154,7 @@ public record Score(
    */
   public Optional<Boolean> belongs() {
     Optional<Boolean> kept = keepsRules();
-    boolean apart =
-        overall.flatMap(points -> own.map(range -> points < range.belongsFrom())).orElse(false);
+    boolean apart = overall.flatMap(points -> own.map(range -> !range.holds(points))).orElse(false);
     return kept.flatMap(inside -> inside && !apart ? holdsFigure : Optional.of(false));
   }
 }

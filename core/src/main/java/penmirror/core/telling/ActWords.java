@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
 import penmirror.core.measure.Measure;
+import penmirror.core.measure.Unit;
 import penmirror.core.measure.proportion.FreePair;
 import penmirror.core.style.Rule;
 import penmirror.core.style.Strength;
@@ -135,12 +136,9 @@ public final class ActWords {
    */
   public static String figure(Rule rule) {
     Measure measure = rule.measure();
-    String unit = Wording.unit(measure.unit());
-    return Wording.name(measure)
-        + ": "
-        + Wording.number(measure.unit(), rule.centre())
-        + (unit.isEmpty() ? "" : " " + unit)
-        + ".";
+    String unit = measure.unit() == Unit.RATIO ? "" : Wording.unit(measure.unit());
+    String value = Wording.number(measure.unit(), rule.centre());
+    return Wording.name(measure) + " " + (value + " " + unit).strip() + ".";
   }
 
   private static String told(Rule rule) {

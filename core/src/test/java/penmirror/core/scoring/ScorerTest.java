@@ -68,6 +68,15 @@ class ScorerTest {
     assertThat(score.belongs()).contains(true);
   }
 
+  /** Works that all score full leave no room below, but for what a sum rounds away. */
+  @Test
+  void roundingPutsNobodyOutsideTheirRange() {
+    Score.OwnRange tight = new Score.OwnRange(100, 100, 100, 0);
+    assertThat(tight.belongsFrom()).isEqualTo(100);
+    assertThat(tight.holds(100 - 1e-12)).isTrue();
+    assertThat(tight.holds(99.9)).isFalse();
+  }
+
   /** Rules of line and colour stand unasked as long as no pixels are read. */
   @Test
   void rightPointsAloneDoNotBelong() {

@@ -3,7 +3,6 @@ package penmirror.web.cards;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -17,6 +16,7 @@ import penmirror.core.card.Question;
 import penmirror.core.drawing.PdfWriter;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.SvgWriter;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.layout.NotFoundException;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
@@ -48,10 +48,7 @@ class CardsController {
   /** All of them on paper. */
   @GetMapping("/studies/{studyId}/rules/cards.pdf")
   ResponseEntity<byte[]> booklet(Study study) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"cards-" + study.id() + ".pdf\"")
+    return GivenFile.toOpen("cards-" + study.id() + ".pdf", MediaType.APPLICATION_PDF)
         .body(PdfWriter.write(carding.booklet(study), Booklet.PIXELS_PER_INCH));
   }
 

@@ -5,7 +5,6 @@ import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -24,6 +23,7 @@ import penmirror.core.format.FormatException;
 import penmirror.core.format.MarksFile;
 import penmirror.core.format.ProposalJson;
 import penmirror.web.layout.Fault;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.sight.Proposing;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
@@ -147,11 +147,7 @@ class MeasureController {
 
   @GetMapping("/studies/{studyId}/works/{workId}/marks.json")
   ResponseEntity<String> marksFile(Study study, Work work) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_JSON)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"work-" + work.id() + ".marks.json\"")
+    return GivenFile.toKeep("work-" + work.id() + ".marks.json", MediaType.APPLICATION_JSON)
         .body(marking.file(work));
   }
 

@@ -4,8 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import penmirror.web.gather.Intake;
 import penmirror.web.gather.Uploads;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.sheets.SheetMaker;
@@ -70,12 +69,8 @@ class CastController {
 
   @GetMapping("/studies/{studyId}/mirror/cast.csv")
   ResponseEntity<String> csv(Study study) {
-    HttpHeaders headers = new HttpHeaders();
-    headers.setContentDisposition(
-        ContentDisposition.attachment().filename("cast-" + study.id() + ".csv").build());
-    return ResponseEntity.ok()
-        .headers(headers)
-        .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+    return GivenFile.toKeep(
+            "cast-" + study.id() + ".csv", new MediaType("text", "csv", StandardCharsets.UTF_8))
         .body(cast.csv(study));
   }
 

@@ -2,8 +2,6 @@ package penmirror.web.mirror;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -17,6 +15,7 @@ import penmirror.core.drawing.SceneImage;
 import penmirror.core.drawing.SvgWriter;
 import penmirror.core.file.PngWriter;
 import penmirror.core.planning.Companion.Stand;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.layout.RefusedException;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
@@ -108,18 +107,14 @@ class CompanionController {
 
   @GetMapping("/studies/{studyId}/mirror/{workId}/companion.svg")
   ResponseEntity<String> svg(Study study, Work redraw, Question question) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.valueOf("image/svg+xml"))
-        .headers(taken(redraw, "svg"))
+    return file(redraw, "svg", GivenFile.SVG)
         .body(SvgWriter.write(accompanying.scene(study, redraw, question.asked())));
   }
 
   @GetMapping("/studies/{studyId}/mirror/{workId}/companion.png")
   ResponseEntity<byte[]> png(Study study, Work redraw, Question question) {
     Scene scene = accompanying.scene(study, redraw, question.asked());
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_PNG)
-        .headers(taken(redraw, "png"))
+    return file(redraw, "png", MediaType.IMAGE_PNG)
         .body(PngWriter.write(SceneImage.of(scene), Optional.empty()));
   }
 
@@ -134,12 +129,7 @@ class CompanionController {
         + with;
   }
 
-  private static HttpHeaders taken(Work redraw, String ending) {
-    HttpHeaders headers = new HttpHeaders();
-    headers.setContentDisposition(
-        ContentDisposition.attachment()
-            .filename("companion-" + redraw.id() + "." + ending)
-            .build());
-    return headers;
+  private static ResponseEntity.BodyBuilder file(Work redraw, String ending, MediaType type) {
+    return GivenFile.toKeep("companion-" + redraw.id() + "." + ending, type);
   }
 }

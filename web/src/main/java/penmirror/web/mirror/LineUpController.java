@@ -9,8 +9,6 @@ import java.util.Set;
 import java.util.concurrent.ThreadLocalRandom;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -24,6 +22,7 @@ import penmirror.core.drawing.SvgWriter;
 import penmirror.core.file.PngWriter;
 import penmirror.core.planning.LineUp;
 import penmirror.web.layout.Choice;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
@@ -88,18 +87,14 @@ class LineUpController {
 
   @GetMapping("/studies/{studyId}/mirror/{workId}/line-up.svg")
   ResponseEntity<String> svg(Study study, Work redraw, Question question) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.valueOf("image/svg+xml"))
-        .headers(taken(redraw, "svg"))
+    return file(redraw, "svg", GivenFile.SVG)
         .body(SvgWriter.write(lining.scene(study, redraw, question.asked())));
   }
 
   @GetMapping("/studies/{studyId}/mirror/{workId}/line-up.png")
   ResponseEntity<byte[]> png(Study study, Work redraw, Question question) {
     Scene scene = lining.scene(study, redraw, question.asked());
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_PNG)
-        .headers(taken(redraw, "png"))
+    return file(redraw, "png", MediaType.IMAGE_PNG)
         .body(PngWriter.write(SceneImage.of(scene), Optional.empty()));
   }
 
@@ -116,10 +111,7 @@ class LineUpController {
         .orElseGet(() -> ResponseEntity.notFound().build());
   }
 
-  private static HttpHeaders taken(Work redraw, String ending) {
-    HttpHeaders headers = new HttpHeaders();
-    headers.setContentDisposition(
-        ContentDisposition.attachment().filename("line-up-" + redraw.id() + "." + ending).build());
-    return headers;
+  private static ResponseEntity.BodyBuilder file(Work redraw, String ending, MediaType type) {
+    return GivenFile.toKeep("line-up-" + redraw.id() + "." + ending, type);
   }
 }

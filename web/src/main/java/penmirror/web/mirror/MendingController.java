@@ -2,8 +2,6 @@ package penmirror.web.mirror;
 
 import java.util.Optional;
 import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -11,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.studies.Study;
 import penmirror.web.studies.Work;
 
@@ -45,17 +44,17 @@ class MendingController {
     int pixels = Math.max(1, Math.min(redraw.heightPixels(), height.orElse(redraw.heightPixels())));
     byte[] png = mending.picture(study, redraw, Mending.Reach.of(reach), pixels);
     ResponseEntity.BodyBuilder answer =
-        ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache());
-    return (height.isPresent() ? answer : answer.headers(taken(redraw, "png"))).body(png);
+        height.isPresent()
+            ? ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
+            : file(redraw, "png", MediaType.IMAGE_PNG);
+    return answer.cacheControl(CacheControl.noCache()).body(png);
   }
 
   /** The redraw and it as two layers. */
   @GetMapping("/studies/{studyId}/mirror/{workId}/mended.ora")
   ResponseEntity<byte[]> underlay(
       Study study, Work redraw, @RequestParam(defaultValue = "first") String reach) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("image/openraster"))
-        .headers(taken(redraw, "ora"))
+    return file(redraw, "ora", MediaType.parseMediaType("image/openraster"))
         .body(mending.underlay(study, redraw, Mending.Reach.of(reach)));
   }
 
@@ -80,10 +79,7 @@ class MendingController {
     return "redirect:/studies/" + study.id() + "/mirror/" + redraw.id();
   }
 
-  private static HttpHeaders taken(Work redraw, String ending) {
-    HttpHeaders headers = new HttpHeaders();
-    headers.setContentDisposition(
-        ContentDisposition.attachment().filename("mended-" + redraw.id() + "." + ending).build());
-    return headers;
+  private static ResponseEntity.BodyBuilder file(Work redraw, String ending, MediaType type) {
+    return GivenFile.toKeep("mended-" + redraw.id() + "." + ending, type);
   }
 }

@@ -1,12 +1,14 @@
 package penmirror.web.plan;
 
-import org.springframework.http.HttpHeaders;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
@@ -62,11 +64,9 @@ class ColoursController {
   /** For the palette of a painting program. */
   @GetMapping("/studies/{studyId}/plan/colours.gpl")
   ResponseEntity<String> palette(Study study) {
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_TYPE, "text/plain;charset=UTF-8")
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"colours-" + study.id() + ".gpl\"")
+    return GivenFile.toKeep(
+            "colours-" + study.id() + ".gpl",
+            new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8))
         .body(colouring.palette(study));
   }
 

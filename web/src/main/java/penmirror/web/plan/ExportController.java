@@ -1,7 +1,6 @@
 package penmirror.web.plan;
 
 import java.util.Optional;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -9,6 +8,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.studies.Study;
 
 /** A plan taken away: as files, and on one page to print. */
@@ -71,11 +71,7 @@ class ExportController {
 
   private static ResponseEntity.BodyBuilder file(
       Study study, String name, String ending, MediaType type) {
-    return ResponseEntity.ok()
-        .contentType(type)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"" + name + "-" + study.id() + "." + ending + "\"");
+    return GivenFile.toKeep(name + "-" + study.id() + "." + ending, type);
   }
 
   @GetMapping("/studies/{studyId}/plan/checklist")

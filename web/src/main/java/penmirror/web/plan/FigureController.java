@@ -2,7 +2,6 @@ package penmirror.web.plan;
 
 import java.util.Optional;
 import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -10,6 +9,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
@@ -79,19 +79,18 @@ class FigureController {
       Study study,
       @RequestParam Optional<Integer> height,
       @RequestParam(defaultValue = "") String on) {
-    ResponseEntity.BodyBuilder answer =
-        ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache());
     if (height.isPresent()) {
       int pixels = Math.max(1, Math.min(TALLEST_PIXELS, height.get()));
-      return answer.body(
-          on.equals("canvas")
-              ? figuring.ghostOnCanvas(study, pixels)
-              : figuring.ghost(study, pixels));
+      return ResponseEntity.ok()
+          .contentType(MediaType.IMAGE_PNG)
+          .cacheControl(CacheControl.noCache())
+          .body(
+              on.equals("canvas")
+                  ? figuring.ghostOnCanvas(study, pixels)
+                  : figuring.ghost(study, pixels));
     }
-    return answer
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"" + Figuring.name(study) + "\"")
+    return GivenFile.toKeep(Figuring.name(study), MediaType.IMAGE_PNG)
+        .cacheControl(CacheControl.noCache())
         .body(figuring.ghostOnCanvas(study));
   }
 

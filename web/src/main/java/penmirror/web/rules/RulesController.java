@@ -1,6 +1,5 @@
 package penmirror.web.rules;
 
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -13,6 +12,7 @@ import penmirror.core.figure.Landmark;
 import penmirror.core.format.StyleFile;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.telling.SheetDrawing;
+import penmirror.web.layout.GivenFile;
 import penmirror.web.rail.Rail;
 import penmirror.web.rail.Stage;
 import penmirror.web.studies.Study;
@@ -55,20 +55,13 @@ class RulesController {
 
   @GetMapping("/studies/{studyId}/rules/style.json")
   ResponseEntity<String> styleFile(Study study) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_JSON)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"study-" + study.id() + ".style.json\"")
+    return GivenFile.toKeep("study-" + study.id() + ".style.json", MediaType.APPLICATION_JSON)
         .body(StyleFile.of(sheets.scored(study)).toJson());
   }
 
   @GetMapping("/studies/{studyId}/rules/sheet.pdf")
   ResponseEntity<byte[]> onPaper(Study study) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"sheet-" + study.id() + ".pdf\"")
+    return GivenFile.toOpen("sheet-" + study.id() + ".pdf", MediaType.APPLICATION_PDF)
         .body(PdfWriter.write(sheets.onPaper(study), SheetDrawing.PIXELS_PER_INCH));
   }
 

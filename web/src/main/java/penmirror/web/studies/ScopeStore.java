@@ -23,6 +23,7 @@ import penmirror.core.coverage.Part;
 import penmirror.core.coverage.Trait;
 import penmirror.core.measure.MeasureGroup;
 import penmirror.core.measure.proportion.StatureConvention;
+import penmirror.web.layout.NotFoundException;
 
 /** Keeps what a study is about. */
 @Repository
@@ -50,17 +51,26 @@ public class ScopeStore {
    */
   public record ProcessNote(long id, OptionalInt minute, String stage, String text) {}
 
+  /** A study may be gone by the time its page is made; that is not told as a fault of ours. */
+  private static NotFoundException gone(long studyId) {
+    return new NotFoundException("fault.study.unknown", studyId);
+  }
+
+  /**
+   * @throws NotFoundException when there is no such study any more
+   */
   public Scope scope(long studyId) {
     return database
         .select(STUDY.KIND, STUDY.PART, STUDY.FOLLOWS_STUDY_ID)
         .from(STUDY)
         .where(STUDY.ID.eq(studyId))
-        .fetchSingle(
+        .fetchOptional(
             row ->
                 new Scope(
                     StudyKind.ofWord(row.value1()),
                     Optional.ofNullable(row.value2()).flatMap(Part::ofWord),
-                    Optional.ofNullable(row.value3())));
+                    Optional.ofNullable(row.value3())))
+        .orElseThrow(() -> gone(studyId));
   }
 
   /** The word of the study's kind, by which its texts are keyed. */
@@ -95,16 +105,25 @@ public class ScopeStore {
         .execute();
   }
 
-  /** Counts how often it was said what the study is about. */
+  /**
+   * Counts how often it was said what the study is about.
+   *
+   * @throws NotFoundException when there is no such study any more
+   */
   public int version(long studyId) {
     return database
         .select(STUDY.VERSION)
         .from(STUDY)
         .where(STUDY.ID.eq(studyId))
-        .fetchSingle(STUDY.VERSION);
+        .fetchOptional(STUDY.VERSION)
+        .orElseThrow(() -> gone(studyId));
   }
 
-  /** The same; nobody else says so until the transaction ends. */
+  /**
+   * The same; nobody else says so until the transaction ends.
+   *
+   * @throws NotFoundException when there is no such study any more
+   */
   @Transactional
   public int holdVersion(long studyId) {
     return database
@@ -112,7 +131,8 @@ public class ScopeStore {
         .from(STUDY)
         .where(STUDY.ID.eq(studyId))
         .forUpdate()
-        .fetchSingle(STUDY.VERSION);
+        .fetchOptional(STUDY.VERSION)
+        .orElseThrow(() -> gone(studyId));
   }
 
   public void setScope(long studyId, Scope scope) {
@@ -125,13 +145,18 @@ public class ScopeStore {
         .execute();
   }
 
-  /** How figures are counted in heads. */
+  /**
+   * How figures are counted in heads.
+   *
+   * @throws NotFoundException when there is no such study any more
+   */
   public StatureConvention convention(long studyId) {
     return database
         .select(STUDY.COUNTED)
         .from(STUDY)
         .where(STUDY.ID.eq(studyId))
-        .fetchSingle(row -> StatureConvention.ofWord(row.value1()));
+        .fetchOptional(row -> StatureConvention.ofWord(row.value1()))
+        .orElseThrow(() -> gone(studyId));
   }
 
   public void setConvention(long studyId, StatureConvention convention) {
