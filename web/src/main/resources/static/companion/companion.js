@@ -35,7 +35,15 @@ const PATIENCE = 250;
     mirrored: field(figure, 'mirrored').checked,
     behind: Boolean(field(figure, 'behind')?.checked),
   });
-  figures.forEach((figure) => { figure.stand = read(figure); });
+
+  const told = (figure) => document.querySelector(`.stands[data-figure="${figure.node.dataset.figure}"] .told`);
+
+  /** Where the server has it: a slider ends before a figure does that was dragged far out. */
+  const held = (figure) => {
+    const at = told(figure).dataset;
+    return { x: Number(at.x), ground: Number(at.ground), scale: Number(at.scale) };
+  };
+  figures.forEach((figure) => { figure.stand = Object.assign(read(figure), held(figure)); });
 
   const theirs = stage.querySelector('.theirs');
 
@@ -61,8 +69,6 @@ const PATIENCE = 250;
     layer();
   };
 
-  const told = (figure) => document.querySelector(`.stands[data-figure="${figure.node.dataset.figure}"] .told`);
-
   const send = async (figure) => {
     if (figure.isSending) {
       figure.timer = window.setTimeout(() => send(figure), PATIENCE);
@@ -83,10 +89,7 @@ const PATIENCE = 250;
       told(figure).outerHTML = await answer.text();
       fault.hidden = true;
       if (figure.stand === sent) {
-        const held = told(figure).dataset;
-        figure.stand = Object.assign({}, sent, {
-          x: Number(held.x), ground: Number(held.ground), scale: Number(held.scale),
-        });
+        figure.stand = Object.assign({}, sent, held(figure));
         draw(figure);
       }
     } catch {
