@@ -329,8 +329,13 @@ const does = {
   right, hidden: hide, all: takeShown, leave,
   bench: () => { if (round.card) window.location.href = addressOf(round.card, 'measure'); },
 };
-document.querySelectorAll('[data-do]').forEach((button) => button.addEventListener('click', () => does[button.dataset.do]()));
-document.querySelectorAll('[data-turn]').forEach((button) => button.addEventListener('click', () => turn(button.dataset.turn)));
+/** Clicked by hand, a button gives the keys back to the picture, or Enter would press it once more. */
+const onClick = (button, act) => button.addEventListener('click', (event) => {
+  if (event.detail > 0) $('face').focus({ preventScroll: true });
+  act();
+});
+document.querySelectorAll('[data-do]').forEach((button) => onClick(button, () => does[button.dataset.do]()));
+document.querySelectorAll('[data-turn]').forEach((button) => onClick(button, () => turn(button.dataset.turn)));
 
 const placeOn = (svg, event) => {
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());

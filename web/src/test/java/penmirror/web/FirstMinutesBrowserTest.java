@@ -111,6 +111,23 @@ class FirstMinutesBrowserTest extends BrowserTest {
     assertThat(now.lookedAt()).isFalse();
   }
 
+  /** After a click on a tag Enter says that it looks right; it does not turn the tag on. */
+  @Test
+  void aClickedTagLeavesTheKeysToThePicture() {
+    Work work = lookedAtByTheMachine();
+    page.navigate(url("/studies/" + work.studyId() + "/through"));
+    page.waitForSelector("#card:visible");
+    Locator mood = page.locator("[data-turn='mood'] em");
+    String before = mood.textContent();
+    page.locator("[data-turn='mood']").click();
+    assertThat(mood).not().hasText(before);
+    String turned = mood.textContent();
+    String asked = page.locator("#doubts").textContent();
+    page.keyboard().press("Enter");
+    assertThat(page.locator("#doubts")).not().hasText(asked);
+    assertThat(mood).hasText(turned);
+  }
+
   @Test
   void aFingerLooksThroughToo() {
     Work work = lookedAtByTheMachine();
