@@ -115,6 +115,7 @@ public final class ViewWeights {
             DemoStudio.inesVantour().sources(),
             DemoStudio.ownHand());
     List<Commission> everybody = folders.stream().flatMap(List::stream).toList();
+    List<Commission> all = new ArrayList<>();
     for (int i = 0; i < FIGURES; i++) {
       int hand = i % hands.size();
       List<Commission> home = random.nextBoolean() ? folders.get(hand) : everybody;
@@ -135,11 +136,16 @@ public final class ViewWeights {
               random.nextBoolean(),
               random.nextInt(100_000),
               List.of());
-      // About the size at which pictures are looked at.
-      double scale = cut == Cut.FULL ? 0.5 : 0.62;
-      signs.add(ViewReader.signsOf(Picture.from(Illustration.of(made, scale).image())));
+      all.add(made);
       views.add(VIEWS.indexOf(view));
     }
+    signs.addAll(all.parallelStream().map(ViewWeights::signsOf).toList());
+  }
+
+  private static double[] signsOf(Commission made) {
+    // About the size at which pictures are looked at.
+    double scale = made.cut() == Cut.FULL ? 0.5 : 0.62;
+    return ViewReader.signsOf(Picture.from(Illustration.of(made, scale).image()));
   }
 
   /** Right, sure, and wrong among the sure, percent, of those left out. */

@@ -55,7 +55,7 @@ class CoreArchitectureTest {
           .layer("move")
           .definedBy("penmirror.core.move")
           .layer("proposal")
-          .definedBy("penmirror.core.proposal")
+          .definedBy("penmirror.core.proposal..")
           .layer("words")
           .definedBy("penmirror.core.words")
           .layer("style")
@@ -110,7 +110,7 @@ class CoreArchitectureTest {
               "penmirror.core.scoring",
               "penmirror.core.copying",
               "penmirror.core.coverage",
-              "penmirror.core.proposal")
+              "penmirror.core.proposal..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("penmirror.core.words", "penmirror.core.telling");

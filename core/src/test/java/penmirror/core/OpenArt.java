@@ -24,6 +24,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import penmirror.core.measure.PixelReadings;
 import penmirror.core.raster.Picture;
 import penmirror.core.reading.PixelReader;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 
 /** The openly licensed pictures of {@code src/test/resources/openart}, drawn at any size. */
 public final class OpenArt {
@@ -39,6 +41,13 @@ public final class OpenArt {
 
   public static List<String> heads() {
     return names("heads");
+  }
+
+  /** Where the parts of each head lie at 768 pixels, found by drawing it without the part. */
+  public static JsonNode truth() throws IOException {
+    try (InputStream file = OpenArt.class.getResourceAsStream("/openart/heads/truth.json")) {
+      return new ObjectMapper().readTree(file.readAllBytes());
+    }
   }
 
   /** What the pixels of a head tell, drawn {@link #READ_PIXELS} wide; read once for all tests. */

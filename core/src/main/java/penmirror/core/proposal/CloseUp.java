@@ -19,7 +19,7 @@ record CloseUp(Plane lightness, Plane a, Plane b, double scale, int left, int to
    * @param sides of the face in the frame of its eyes: left, top, right, bottom
    * @param perUnit samples of the face per eye distance
    */
-  static CloseUp of(Ground ground, EyePair eyes, double[] sides, int perUnit) {
+  static CloseUp of(Ground ground, EyeFrame eyes, double[] sides, double perUnit) {
     double distancePixels = eyes.distance() / ground.scale;
     if (ground.scale >= 1 || eyes.distance() >= perUnit) {
       return new CloseUp(ground.lightness, ground.a, ground.b, ground.scale, 0, 0);
@@ -68,6 +68,11 @@ record CloseUp(Plane lightness, Plane a, Plane b, double scale, int left, int to
       values[i] = value.at(i);
     }
     return values;
+  }
+
+  /** From working pixels of the ground it was taken of. */
+  Point fromWorking(Ground ground, Point working) {
+    return toPlane(ground.toPicture(working.x(), working.y()));
   }
 
   /** From pixels of the picture to places of these planes. */

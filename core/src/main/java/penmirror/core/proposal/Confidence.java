@@ -9,20 +9,21 @@ import penmirror.core.figure.Landmark;
 final class Confidence {
   /**
    * Constant, and weights of the pair's score, its lead over the next, the evidence, whether seen
-   * at all, and a turned head.
+   * at all, a turned head, and what the net says of the face.
    */
   private enum Weights {
-    CORNER(-2.23, 1.31, 0.64, 0.61, 0, -0.32),
-    LID(-2.44, 1.38, 0.76, 0.65, 0, -0.10),
-    IRIS(-2.09, 0.59, 0.16, 0.07, 1.11, 0.10),
-    BROW(-0.53, 0.96, 0.55, 0.68, 0, -0.22),
-    BROW_END(-0.50, 0, 0.63, 1.40, 0, 0.52),
-    NOSE(-1.69, 0.14, 0.62, 1.92, 1.28, -0.03),
-    MOUTH(0.60, 0.42, 0.23, 2.18, -2.23, 0.38),
-    CHIN(-4.20, 0.44, 0.30, 2.56, 0, -0.56),
-    CHEEK(-2.69, 0.57, 0.26, 1.88, 0, -3.40),
-    JAW(-3.94, 0.08, 0.27, 4.40, 0, 0.27),
-    CROWN(-1.27, 0.85, 0.08, 0, 0, -2.88);
+    CORNER(0.61, 0.67, 0.18, -0.14, 0.06, 0.89, 2.83),
+    LID(1.06, 0.76, -0.58, -0.01, 0.11, 0.23, 1.50),
+    IRIS(1.49, 0.30, -0.01, 0.51, -1.37, 0.13, 1.28),
+    IRIS_EDGE(0.41, 0.19, -0.44, -0.34, 0.04, 0.15, -0.16),
+    BROW(-0.53, 0.96, 0.55, 0.68, 0, -0.22, 0),
+    BROW_END(-0.50, 0, 0.63, 1.40, 0, 0.52, 0),
+    NOSE(0.31, 0.26, 0.72, 0.45, 0.03, 0.19, 0.12),
+    MOUTH(-1.73, 0.49, 1.12, -0.12, -0.17, 0.43, 1.43),
+    CHIN(-4.20, 0.44, 0.30, 2.56, 0, -0.56, 0),
+    CHEEK(-2.69, 0.57, 0.26, 1.88, 0, -3.40, 0),
+    JAW(-3.94, 0.08, 0.27, 4.40, 0, 0.27, 0),
+    CROWN(-1.27, 0.85, 0.08, 0, 0, -2.88, 0);
 
     private final double[] b;
 
@@ -30,15 +31,22 @@ final class Confidence {
       this.b = b;
     }
 
-    double chance(double score, double margin, Face.Found found, boolean turned) {
+    /** Whether the nets had a say in where it lies. */
+    private boolean isOfNets() {
+      return b[6] != 0;
+    }
+
+    double chance(EyePair eyes, double score, double margin, Face.Found found, boolean turned) {
       double z =
           b[0]
               + b[1] * score / 5
               + b[2] * margin / 2
               + b[3] * found.evidence()
               + (found.generic() ? 0 : b[4])
-              + (turned ? b[5] : 0);
-      return 1 / (1 + Math.exp(-z));
+              + (turned ? b[5] : 0)
+              + b[6] * Math.max(-1, Math.min(1, eyes.face() / SUREST_FACE))
+              - (isOfNets() && eyes.face() < FaceReader.LIKE_TAUGHT ? UNLIKE : 0);
+      return ofFace(score, eyes.face()) / (1 + Math.exp(-z));
     }
   }
 
@@ -96,6 +104,18 @@ final class Confidence {
   /** What it says for a seen point that it lies just where marked figures have it. */
   private static final double AGREEMENT = 0.7;
 
+  /**
+   * Off the log odds on a face unlike those the nets were taught on, from memory: on 24 heads of
+   * other hands they would be stated too high without.
+   */
+  private static final double UNLIKE = 0.7;
+
+  /** Score and half the odds at which a pair is as likely no face as one: noise stays below 3. */
+  private static final double EVEN_FACE = 5.5;
+
+  /** Log odds of a face beyond which it is no surer. */
+  private static final double SUREST_FACE = 8;
+
   private Confidence() {}
 
   /** The chance that a pair is the eyes, by its score; like marked faces it counts as more. */
@@ -104,25 +124,36 @@ final class Confidence {
     return 1 / (1 + Math.exp(-z / SCORE_STEP));
   }
 
+  /** The chance that there is a face at all, by the pair's score and by what the net says. */
+  private static double ofFace(double score, double odds) {
+    return 1 / (1 + Math.exp(-(TaughtFace.rank(score, odds) - EVEN_FACE) / SCORE_STEP));
+  }
+
   /**
    * For a point seen in the picture, whether or not the eyes are the right ones.
    *
+   * @param eyes with what the net says of the face round them
    * @param score of the pair of eyes
    * @param margin its lead over the best pair elsewhere, [0, 4]
    * @param turned whether the head is in three-quarter view
    */
   static double of(
-      Landmark landmark, double score, double margin, Face.Found found, boolean turned) {
+      Landmark landmark,
+      EyePair eyes,
+      double score,
+      double margin,
+      Face.Found found,
+      boolean turned) {
     return landmark == Landmark.HAIR_TOP
         ? 0.97
-        : weights(landmark).chance(score, margin, found, turned);
+        : weights(landmark).chance(eyes, score, margin, found, turned);
   }
 
   private static Weights weights(Landmark landmark) {
     return switch (landmark) {
       case EYE_L_OUTER, EYE_L_INNER, EYE_R_INNER, EYE_R_OUTER -> Weights.CORNER;
-      case IRIS_L_CENTRE, IRIS_L_EDGE, IRIS_L_TOP, IRIS_R_CENTRE, IRIS_R_EDGE, IRIS_R_TOP ->
-          Weights.IRIS;
+      case IRIS_L_CENTRE, IRIS_R_CENTRE -> Weights.IRIS;
+      case IRIS_L_EDGE, IRIS_L_TOP, IRIS_R_EDGE, IRIS_R_TOP -> Weights.IRIS_EDGE;
       case BROW_L_INNER, BROW_R_INNER -> Weights.BROW;
       case BROW_L_OUTER, BROW_R_OUTER -> Weights.BROW_END;
       case NOSE_BASE -> Weights.NOSE;

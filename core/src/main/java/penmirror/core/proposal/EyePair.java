@@ -3,16 +3,25 @@ package penmirror.core.proposal;
 import penmirror.core.geometry.Point;
 
 /**
- * Two parts that may be the eyes, and the frame they give: origin between them, x along the pair to
- * the right, y square to it downward, the distance between them as the unit.
+ * Two parts that may be the eyes.
  *
  * @param score how much they look like a pair of eyes; only compares pairs of one picture
+ * @param face what the net says of the face round them: log odds that it is one, nought where it
+ *     was not asked
  */
-record EyePair(Spot leftEye, Spot rightEye, double score) {
+record EyePair(Spot leftEye, Spot rightEye, double score, double face) {
+
+  EyePair(Spot leftEye, Spot rightEye, double score) {
+    this(leftEye, rightEye, score, 0);
+  }
 
   /** Whether light falls on one half of the face only: there one eye is dark, the other bright. */
   boolean isHalfLit() {
     return leftEye.bright() != rightEye.bright();
+  }
+
+  EyeFrame frame() {
+    return new EyeFrame(leftMiddle(), rightMiddle());
   }
 
   Point leftMiddle() {
@@ -24,38 +33,28 @@ record EyePair(Spot leftEye, Spot rightEye, double score) {
   }
 
   double distance() {
-    return leftMiddle().distanceTo(rightMiddle());
+    return frame().distance();
   }
 
   Point origin() {
-    return leftMiddle().midpointTo(rightMiddle());
-  }
-
-  private Point across() {
-    return rightMiddle().minus(leftMiddle()).times(1 / distance());
+    return frame().origin();
   }
 
   /** From the frame to working pixels. */
   Point at(double x, double y) {
-    Point across = across();
-    Point down = new Point(-across.y(), across.x());
-    return origin().plus(across.times(x * distance())).plus(down.times(y * distance()));
+    return frame().at(x, y);
   }
 
   /** From working pixels into the frame. */
   Point inFrame(double x, double y) {
-    Point across = across();
-    Point off = new Point(x, y).minus(origin());
-    return new Point(
-        off.dot(across) / distance(), off.dot(new Point(-across.y(), across.x())) / distance());
+    return frame().inFrame(x, y);
   }
 
   double tiltDegrees() {
-    Point across = across();
-    return Math.toDegrees(Math.atan2(across.y(), across.x()));
+    return frame().tiltDegrees();
   }
 
   EyePair scored(double newScore) {
-    return new EyePair(leftEye, rightEye, newScore);
+    return new EyePair(leftEye, rightEye, newScore, face);
   }
 }

@@ -17,16 +17,21 @@ final class EyeReader {
   /** Half the width of what is cut off, in samples of the grid, from nothing on. */
   private static final int[] EYE_CUTS = {0, 1, 2, 3, 5, 7};
 
+  /** Corners so near those that the net sees are the same, in eye distances. */
+  private static final double ALIKE = 0.1;
+
   /** Samples across, below which an iris is not told from a lash. */
   private static final int LEAST_IRIS = 5;
 
   private final FaceGrid grid;
   private final EyePair eyes;
+  private final TaughtFace taught;
   private final FaceDraft draft;
 
-  EyeReader(FaceGrid grid, EyePair eyes, FaceDraft draft) {
+  EyeReader(FaceGrid grid, EyePair eyes, TaughtFace taught, FaceDraft draft) {
     this.grid = grid;
     this.eyes = eyes;
+    this.taught = taught;
     this.draft = draft;
   }
 
@@ -63,8 +68,32 @@ final class EyeReader {
       right = left.mirrored();
     }
     double clean = ((left.clean() ? 1 : 0) + (right.clean() ? 1 : 0)) / 2.0;
-    eye(Side.LEFT, left, clean);
-    eye(Side.RIGHT, right, clean);
+    for (Side side : Side.values()) {
+      Box read = side == Side.LEFT ? left : right;
+      Box eye = asTaught(side, read);
+      eye(side, eye, eye == read ? (1 + clean) / 2 : 0);
+    }
+  }
+
+  /** What was read where the net sees an eye there too; else the eye that the net sees. */
+  private Box asTaught(Side side, Box read) {
+    Point outer = taught.place(side.of(Landmark.EYE_L_OUTER));
+    Point inner = taught.place(side.of(Landmark.EYE_L_INNER));
+    Point left = side == Side.LEFT ? outer : inner;
+    Point right = side == Side.LEFT ? inner : outer;
+    boolean isThere =
+        new Point(read.left(), read.leftY()).distanceTo(left) <= ALIKE
+            && new Point(read.right(), read.rightY()).distanceTo(right) <= ALIKE;
+    return isThere
+        ? read
+        : new Box(
+            left.x(),
+            taught.place(side.of(Landmark.EYE_L_TOP)).y(),
+            right.x(),
+            taught.place(side.of(Landmark.EYE_L_BOTTOM)).y(),
+            left.y(),
+            right.y(),
+            false);
   }
 
   private void eye(Side side, Box box, double clean) {

@@ -22,7 +22,14 @@ final class FaceDraft {
    * @throws NullPointerException for a landmark that was not read yet
    */
   Point place(Landmark landmark) {
-    return Objects.requireNonNull(found.get(landmark), landmark.key()).place();
+    return found(landmark).place();
+  }
+
+  /**
+   * @throws NullPointerException for a landmark that was not read yet
+   */
+  Face.Found found(Landmark landmark) {
+    return Objects.requireNonNull(found.get(landmark), landmark.key());
   }
 
   Map<Landmark, Face.Found> found() {

@@ -45,10 +45,11 @@ final class FaceGrid {
    */
   FaceGrid(Ground ground, EyePair eyes, View view) {
     fromFront = view == View.FRONT;
-    CloseUp closeUp = CloseUp.of(ground, eyes, new double[] {LEFT, TOP, RIGHT, BOTTOM}, PER_UNIT);
-    Point origin = onto(closeUp, ground, eyes.at(0, 0));
-    Point across = onto(closeUp, ground, eyes.at(1, 0)).minus(origin);
-    Point down = onto(closeUp, ground, eyes.at(0, 1)).minus(origin);
+    CloseUp closeUp =
+        CloseUp.of(ground, eyes.frame(), new double[] {LEFT, TOP, RIGHT, BOTTOM}, PER_UNIT);
+    Point origin = closeUp.fromWorking(ground, eyes.at(0, 0));
+    Point across = closeUp.fromWorking(ground, eyes.at(1, 0)).minus(origin);
+    Point down = closeUp.fromWorking(ground, eyes.at(0, 1)).minus(origin);
     for (int row = 0; row < height; row++) {
       double v = TOP + row / (double) PER_UNIT;
       for (int column = 0; column < width; column++) {
@@ -89,10 +90,6 @@ final class FaceGrid {
         b[to] = b[from];
       }
     }
-  }
-
-  private static Point onto(CloseUp closeUp, Ground ground, Point working) {
-    return closeUp.toPlane(ground.toPicture(working.x(), working.y()));
   }
 
   static int column(double u) {

@@ -99,7 +99,7 @@ final class FaceProposal {
   }
 
   private double confidence(Landmark landmark, Face.Found found) {
-    return Confidence.of(landmark, score, margin, found, turned);
+    return Confidence.of(landmark, face.eyes(), score, margin, found, turned);
   }
 
   /** Seen points that fit stay; the others, and what cannot be seen, come from the mean shape. */

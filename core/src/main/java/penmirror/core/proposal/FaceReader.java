@@ -21,6 +21,20 @@ final class FaceReader {
   /** What lies above that width on a round head, in half widths: 1 − √(1 − 0.7²). */
   private static final double ROUND_CAP = 0.29;
 
+  /** What lies so near to where a net sees it is the same, in eye distances. */
+  private static final double ALIKE = 0.08;
+
+  /** Log odds of a face from which on it is like those that the nets were taught on. */
+  static final double LIKE_TAUGHT = 8;
+
+  /** A mouth, a nose for which more speaks looks like one. */
+  private static final double CLEAR_MOUTH = 0;
+
+  private static final double CLEAR_NOSE = -0.9;
+
+  /** What speaks for a part that nothing but a net sees. */
+  private static final double ONLY_TAUGHT = -0.8;
+
   /** Where mouth and nose are expected, shares of the way to the chin. */
   record Expected(
       double mouthX,
@@ -39,29 +53,62 @@ final class FaceReader {
   private final Ground ground;
   private final EyePair eyes;
   private final FaceGrid grid;
+  private final TaughtFace taught;
   private final FaceDraft draft = new FaceDraft();
 
-  private FaceReader(Ground ground, EyePair eyes, FaceGrid grid) {
+  private FaceReader(Ground ground, EyePair eyes, FaceGrid grid, TaughtFace taught) {
     this.ground = ground;
     this.eyes = eyes;
     this.grid = grid;
+    this.taught = taught;
   }
 
   /**
    * @param grid the face sampled in the frame of these eyes
+   * @param taught what the nets see round them
    */
   static Face read(
-      Ground ground, EyePair eyes, FaceGrid grid, Outline.Prior prior, Expected expected) {
-    return new FaceReader(ground, eyes, grid).read(prior, expected);
+      Ground ground,
+      EyePair eyes,
+      FaceGrid grid,
+      TaughtFace taught,
+      Outline.Prior prior,
+      Expected expected) {
+    return new FaceReader(ground, eyes, grid, taught).read(prior, expected);
   }
 
   private Face read(Outline.Prior prior, Expected expected) {
-    new EyeReader(grid, eyes, draft).read();
+    new EyeReader(grid, eyes, taught, draft).read();
     LowerFaceReader.Joint lower = new LowerFaceReader(grid, prior, expected, draft).read();
+    asTaught();
     new BrowReader(grid, draft).read();
     cheeksAndJaw(lower.outline());
     hairAndCrown(lower.outline());
     return new Face(eyes, draft.found(), lower.outline(), lower.score());
+  }
+
+  /**
+   * Mouth and nose as they were read where the nets see them there too, or where the face is none
+   * like those they were taught on and what was read looks like one; else as the nets see them.
+   */
+  private void asTaught() {
+    if (!stands(CLEAR_MOUTH, Landmark.MOUTH_L, Landmark.MOUTH_R)) {
+      for (Landmark landmark : FaceNets.Kind.MOUTH.landmarks()) {
+        draft.put(landmark, taught.place(landmark), ONLY_TAUGHT, false);
+      }
+    }
+    if (!stands(CLEAR_NOSE, Landmark.NOSE_BASE)) {
+      Point nose = taught.place(Landmark.NOSE_BASE);
+      draft.put(Landmark.NOSE_BASE, nose, ONLY_TAUGHT, false);
+    }
+  }
+
+  private boolean stands(double clear, Landmark... landmarks) {
+    Face.Found first = draft.found(landmarks[0]);
+    boolean isClear = taught.odds() < LIKE_TAUGHT && first.evidence() > clear;
+    boolean isThere =
+        Arrays.stream(landmarks).allMatch(l -> draft.place(l).distanceTo(taught.place(l)) <= ALIKE);
+    return !first.generic() && (isClear || isThere);
   }
 
   private void cheeksAndJaw(Outline outline) {

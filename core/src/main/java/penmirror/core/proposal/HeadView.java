@@ -96,7 +96,8 @@ final class HeadView {
 
   private Face face(EyePair eyes) {
     FaceGrid grid = new FaceGrid(ground, eyes, View.FRONT);
-    return FaceReader.read(ground, eyes, grid, Outline.Prior.ANY, FaceReader.Expected.ANY);
+    TaughtFace taught = TaughtFace.of(ground, eyes.frame());
+    return FaceReader.read(ground, eyes, grid, taught, Outline.Prior.ANY, FaceReader.Expected.ANY);
   }
 
   double[] features() {

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
 import penmirror.core.figure.Side;
@@ -17,13 +18,14 @@ import penmirror.core.raster.Picture;
  * Proposes the landmarks of a figure: from the picture alone, and better with every figure of the
  * study that is marked.
  *
- * <p>From the front and in a three-quarter view the pair of eyes is found first, then the face in
- * the frame of the eyes, then the body from the silhouette. From the side and from behind only what
- * the silhouette tells is proposed, and what marked figures of that view share.
+ * <p>From the front and in a three-quarter view the pair of eyes is found first, by rules and by
+ * what a net sees round it, then the face in the frame of the eyes, by rules and nets, then the
+ * body from the silhouette. From the side and from behind only what the silhouette tells is
+ * proposed, and what marked figures of that view share.
  */
 public final class Proposer {
   /** Raised when the same picture would be seen otherwise. */
-  public static final int ALGORITHM_VERSION = 1;
+  public static final int ALGORITHM_VERSION = 2;
 
   /** Pairs whose whole face is read before one is chosen, once faces are marked. */
   private static final int FACES_READ = 2;
@@ -42,7 +44,7 @@ public final class Proposer {
   private static final double BEYOND = 0.01;
 
   /** With a pair that scores less, the upper figure is looked at closer. */
-  private static final double UNSURE_SCORE = 7;
+  private static final double UNSURE_SCORE = 10;
 
   /** Working pixels of a figure whose upper part is worth a look of its own. */
   private static final int LEAST_TO_CUT = 200;
@@ -157,13 +159,20 @@ public final class Proposer {
   }
 
   static Sought seek(Ground ground) {
-    List<EyePair> pairs = EyePairFinder.find(ground, SpotFinder.find(ground));
+    return seek(ground, TaughtFace::ordered);
+  }
+
+  /**
+   * @param order what is made of the pairs that were found on a ground
+   */
+  static Sought seek(Ground ground, BiFunction<Ground, List<EyePair>, List<EyePair>> order) {
+    List<EyePair> pairs = pairs(ground, order);
     Sought plain = new Sought(ground, Optional.empty(), pairs);
     if (score(pairs) >= UNSURE_SCORE || ground.boxHeight() < LEAST_TO_CUT) {
       return plain;
     }
     UpperFigure upper = UpperFigure.of(ground);
-    List<EyePair> closer = EyePairFinder.find(upper.ground(), SpotFinder.find(upper.ground()));
+    List<EyePair> closer = pairs(upper.ground(), order);
     return score(closer) <= score(pairs) ? plain : new Sought(ground, Optional.of(upper), closer);
   }
 
@@ -190,7 +199,12 @@ public final class Proposer {
   }
 
   private static double score(List<EyePair> pairs) {
-    return pairs.isEmpty() ? Double.NEGATIVE_INFINITY : pairs.get(0).score();
+    return pairs.isEmpty() ? Double.NEGATIVE_INFINITY : TaughtFace.rank(pairs.get(0));
+  }
+
+  private static List<EyePair> pairs(
+      Ground ground, BiFunction<Ground, List<EyePair>, List<EyePair>> order) {
+    return order.apply(ground, EyePairFinder.find(ground, SpotFinder.find(ground)));
   }
 
   private Map<Landmark, Proposal.Proposed> face(
@@ -205,20 +219,23 @@ public final class Proposer {
     boolean clear =
         orientations.isEmpty()
             || best.size() < 2
-            || best.get(0).score() - best.get(1).score() > CLEAR_LEAD;
+            || TaughtFace.rank(best.get(0)) - TaughtFace.rank(best.get(1)) > CLEAR_LEAD;
     for (EyePair pair : clear ? best.subList(0, 1) : best) {
       FaceGrid grid = new FaceGrid(ground, pair, known.view());
+      TaughtFace taught = TaughtFace.of(ground, pair.frame());
       if (orientations.isEmpty()) {
-        Face face = FaceReader.read(ground, pair, grid, Outline.Prior.ANY, FaceReader.Expected.ANY);
-        candidates.add(new Candidate(face, pair.score(), Optional.empty(), 0));
+        Face face =
+            FaceReader.read(ground, pair, grid, taught, Outline.Prior.ANY, FaceReader.Expected.ANY);
+        candidates.add(new Candidate(face, TaughtFace.rank(pair), Optional.empty(), 0));
       }
       for (Learned learned : orientations) {
-        Face face = FaceReader.read(ground, pair, grid, learned.prior(), learned.expected());
+        Face face =
+            FaceReader.read(ground, pair, grid, taught, learned.prior(), learned.expected());
         double likeness = learned.likeness(ground, pair);
         candidates.add(
             new Candidate(
                 face,
-                pair.score() + face.joint() + ORIENTATION_WEIGHT * likeness,
+                TaughtFace.rank(pair) + face.joint() + ORIENTATION_WEIGHT * likeness,
                 Optional.of(learned),
                 likeness));
       }
@@ -228,7 +245,7 @@ public final class Proposer {
     double margin =
         best.stream()
             .filter(other -> isElsewhere(chosen.face().eyes(), other))
-            .mapToDouble(other -> chosen.face().eyes().score() - other.score())
+            .mapToDouble(other -> TaughtFace.rank(chosen.face().eyes()) - TaughtFace.rank(other))
             .findFirst()
             .orElse(4);
     return FaceProposal.of(
@@ -288,7 +305,7 @@ public final class Proposer {
                                 .max()
                                 .orElse(0)
                         + Math.max(-8, orientations.get(0).topTerm(ground, pair))))
-        .sorted(Comparator.comparingDouble(pair -> -pair.score()))
+        .sorted(Comparator.comparingDouble(pair -> -TaughtFace.rank(pair)))
         .toList();
   }
 

@@ -28,7 +28,7 @@ class FaceFinderTest {
   private static final Color INK = new Color(0x2A2320);
 
   /** Eyes at (240, 260) and (360, 260), mouth from 260 to 340 at 380, chin at 450. */
-  private static BufferedImage face(boolean shaded) {
+  static BufferedImage face(boolean shaded) {
     BufferedImage image = new BufferedImage(600, 700, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -78,6 +78,7 @@ class FaceFinderTest {
         ground,
         eyes,
         new FaceGrid(ground, eyes, View.FRONT),
+        TaughtFace.of(ground, eyes.frame()),
         Outline.Prior.ANY,
         FaceReader.Expected.ANY);
   }

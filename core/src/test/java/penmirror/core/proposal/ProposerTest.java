@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -21,7 +20,6 @@ import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.raster.Picture;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.ObjectMapper;
 
 /**
  * Proposals on the openly licensed heads, whose vector source tells where eyes, nose, mouth and
@@ -39,7 +37,7 @@ class ProposerTest {
   @Test
   void featuresOfOpenHeadsAreFound() throws IOException {
     Map<String, List<Double>> errors = new TreeMap<>();
-    JsonNode truth = truth();
+    JsonNode truth = OpenArt.truth();
     for (String head : OpenArt.heads()) {
       JsonNode parts = truth.path(head).path("parts");
       if (parts.path("eyes").isMissingNode()) {
@@ -239,11 +237,5 @@ class ProposerTest {
       rgb[i] = picture.rgb(i / width * width + width - 1 - i % width);
     }
     return Picture.of(width, picture.heightPixels(), rgb);
-  }
-
-  private static JsonNode truth() throws IOException {
-    try (InputStream file = ProposerTest.class.getResourceAsStream("/openart/heads/truth.json")) {
-      return new ObjectMapper().readTree(file.readAllBytes());
-    }
   }
 }

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -38,7 +40,16 @@ class OddHeadTruthTest {
     }
   }
 
+  private static final List<Landmark> EYES =
+      List.of(
+          Landmark.EYE_L_OUTER, Landmark.EYE_L_INNER, Landmark.EYE_R_INNER, Landmark.EYE_R_OUTER);
+
+  private static final List<Landmark> MOUTH = List.of(Landmark.MOUTH_L, Landmark.MOUTH_R);
+
   private static final Map<OddHead, List<Outcome>> OUTCOMES = new EnumMap<>(OddHead.class);
+
+  /** By head, whether all corners of what can be seen of eyes or mouth lie where they are. */
+  private static final Map<List<Landmark>, List<Boolean>> HEADS = new ConcurrentHashMap<>();
 
   @BeforeAll
   static void look() {
@@ -58,6 +69,11 @@ class OddHeadTruthTest {
         new Proposer(List.of()).propose(Picture.from(head.image()), head.commission().view());
     Map<Landmark, Place> truth = head.places();
     double headPixels = place(truth, Landmark.CROWN).distanceTo(place(truth, Landmark.CHIN));
+    for (List<Landmark> part : List.of(EYES, MOUTH)) {
+      HEADS
+          .computeIfAbsent(part, of -> new CopyOnWriteArrayList<>())
+          .add(part.stream().allMatch(l -> isRight(proposal, truth, l, headPixels)));
+    }
     List<Outcome> outcomes = new ArrayList<>();
     proposal
         .points()
@@ -74,8 +90,31 @@ class OddHeadTruthTest {
     return outcomes;
   }
 
+  private static boolean isRight(
+      Proposal proposal, Map<Landmark, Place> truth, Landmark landmark, double headPixels) {
+    Place place = truth.get(landmark);
+    return place == null
+        || place.seen() != Place.Seen.OPEN
+        || proposal
+            .point(landmark)
+            .map(at -> at.place().distanceTo(place.point()) <= RIGHT * headPixels)
+            .orElse(false);
+  }
+
   private static Point place(Map<Landmark, Place> truth, Landmark landmark) {
     return truth.getOrDefault(landmark, new Place(new Point(0, 0), Place.Seen.AWAY)).point();
+  }
+
+  /** Nine in ten heads have the corners of their eyes right, and nine in ten those of the mouth. */
+  @Test
+  void eyesAndMouthAreFound() {
+    for (List<Landmark> part : List.of(EYES, MOUTH)) {
+      List<Boolean> heads = HEADS.getOrDefault(part, List.of());
+      assertThat(heads).hasSize(EACH * OddHead.values().length);
+      assertThat(heads.stream().filter(right -> right).count() / (double) heads.size())
+          .as(part.get(0).key())
+          .isGreaterThanOrEqualTo(0.9);
+    }
   }
 
   /** Nine in ten of what is said with nine in ten. */

@@ -245,8 +245,12 @@ record Verdict(
       if (score.fixes().isEmpty()) {
         return texts.of("mirror.nothing");
       }
+      List<Fix> told = told(score);
+      if (told.isEmpty()) {
+        return texts.of("mirror.little");
+      }
       return Spoken.sentence(
-              String.join(", ", score.fixes().stream().limit(FIRST).map(FixWords::miss).toList()))
+              String.join(", ", told.stream().limit(FIRST).map(FixWords::miss).toList()))
           + ".";
     }
 

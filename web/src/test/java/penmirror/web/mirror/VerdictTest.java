@@ -61,6 +61,21 @@ class VerdictTest {
     assertThat(verdict.near()).contains("heads tall", "mouth");
   }
 
+  /** What is too small for a line of its own is no miss in the first sentence either. */
+  @Test
+  void theFirstSentenceNamesOnlyWhatHasALine() {
+    int none = 0;
+    for (double up = 0.2; up < 12; up += 0.2) {
+      double by = up;
+      Marks marks =
+          Canon.realistic().moved(Feature.EYES.landmarks(), p -> p.minus(new Point(0, by)));
+      Verdict verdict = verdict(sheet(), marks, List.of());
+      none += verdict.fixes().isEmpty() ? 1 : 0;
+      assertThat(verdict.headline().contains("high")).isEqualTo(!verdict.fixes().isEmpty());
+    }
+    assertThat(none).isPositive();
+  }
+
   @Test
   void theSumAddsUpToThePointsByTheRules() {
     for (StyleSheet sheet : List.of(sheet(), sheet("eye-height", "heads-tall"))) {
