@@ -100,15 +100,17 @@ public final class FaceLessons {
    * @param places true ones, in the frame of its eyes
    * @param others pairs of spots that are no eyes
    */
-  private record Head(HeadCrop face, Map<Landmark, Point> places, List<HeadCrop> others) {}
+  record Head(HeadCrop face, Map<Landmark, Point> places, List<HeadCrop> others) {}
 
   private FaceLessons() {}
 
   /**
-   * @param arguments the folder to which the nets are written
+   * @param arguments the folder to which the nets are written; for a try also the share of heads
+   *     and of the time, such as 0.01
    */
   public static void main(String[] arguments) throws IOException {
-    List<Head> heads = commissions().parallelStream().map(FaceLessons::drawn).toList();
+    double share = arguments.length > 1 ? Double.parseDouble(arguments[1]) : 1;
+    List<Head> heads = commissions(share).parallelStream().map(FaceLessons::drawn).toList();
     System.out.println(heads.size() + " heads drawn");
     for (FaceNets.Kind kind : FaceNets.Kind.values()) {
       ConvNet net = kind.untaught();
@@ -116,7 +118,7 @@ public final class FaceLessons {
           net,
           kind.first() == 1,
           random -> new Look(kind, heads.get(random.nextInt(heads.size())), random).example(),
-          Course.of(kind).seconds());
+          share * Course.of(kind).seconds());
       Path file = Path.of(arguments[0], kind.name().toLowerCase(Locale.ROOT) + ".net");
       try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
         net.write(out);
@@ -125,14 +127,14 @@ public final class FaceLessons {
     }
   }
 
-  private static List<Commission> commissions() {
+  private static List<Commission> commissions(double share) {
     List<Commission> all = new ArrayList<>();
-    for (int i = 0; i < ODD_EACH; i++) {
+    for (int i = 0; i < share * ODD_EACH; i++) {
       for (OddHead kind : OddHead.values()) {
         all.add(kind.drawn(FIRST + i));
       }
     }
-    for (int i = 0; i < USUAL; i++) {
+    for (int i = 0; i < share * USUAL; i++) {
       all.add(usual(i));
     }
     return all;
@@ -161,7 +163,7 @@ public final class FaceLessons {
         List.of());
   }
 
-  private static Head drawn(Commission commission) {
+  static Head drawn(Commission commission) {
     double scale = commission.cut() == Cut.FULL ? FULL_SCALE : SCALE;
     Illustration drawn = Illustration.of(commission, scale);
     Picture picture = Picture.from(drawn.image());
@@ -194,7 +196,7 @@ public final class FaceLessons {
   }
 
   /** One look at a head: what of it, how far off, how it is changed. */
-  private static final class Look {
+  static final class Look {
     private final FaceNets.Kind kind;
     private final Head head;
     private final Random random;

@@ -44,6 +44,12 @@ class CardsBrowserTest extends BrowserTest {
                     .contains("card-shadow"));
   }
 
+  /** Once the page listens: a key pressed while it still comes is nobody's. */
+  private void press(String key) {
+    page.waitForLoadState();
+    page.keyboard().press(key);
+  }
+
   @Test
   void cardsAreDrawnOpenedLeftByKeysAndPrinted() {
     hangThreeWorks();
@@ -58,14 +64,14 @@ class CardsBrowserTest extends BrowserTest {
         "() => [...document.querySelectorAll('.card img')].every((i) => i.naturalWidth > 0)");
     assertThat(page.locator(".card img").count()).isGreaterThanOrEqualTo(6);
 
-    page.keyboard().press("ArrowRight");
+    press("ArrowRight");
     assertThat(page.locator("#card-eye a")).isFocused();
-    page.keyboard().press("ArrowRight");
-    page.keyboard().press("Enter");
+    press("ArrowRight");
+    press("Enter");
     assertThat(page.locator("h1")).hasText("Line");
     assertThat(page.locator(".line p").first()).not().isEmpty();
     assertThat(page.locator(".line .crops svg").count()).isGreaterThanOrEqualTo(2);
-    page.keyboard().press("ArrowLeft");
+    press("ArrowLeft");
     assertThat(page.locator("h1")).hasText("Eye");
 
     // An eye of one work has its own card; keys go from work to work, and back to all.
@@ -74,13 +80,13 @@ class CardsBrowserTest extends BrowserTest {
     assertThat(page.locator(".line p").first()).not().isEmpty();
     page.waitForFunction("() => document.querySelector('.drawn img').naturalWidth > 0");
     String one = page.locator(".top .what").textContent();
-    page.keyboard().press(page.locator("#after").count() > 0 ? "ArrowRight" : "ArrowLeft");
+    press(page.locator("#after").count() > 0 ? "ArrowRight" : "ArrowLeft");
     assertThat(page.locator(".top .what")).not().hasText(one);
     assertThat(page.locator(".top .what")).containsText("alone, ");
-    page.keyboard().press("Escape");
+    press("Escape");
     assertThat(page.locator(".top .what")).not().containsText("alone, ");
     assertThat(page.locator("h1")).hasText("Eye");
-    page.keyboard().press("Escape");
+    press("Escape");
     assertThat(page.locator("#cards")).isVisible();
     page.goBack();
     assertThat(page.locator("h1")).hasText("Eye");

@@ -156,16 +156,21 @@ public final class FaceNets {
     }
   }
 
+  /** As it was taught. */
+  public static ConvNet net(Kind kind) {
+    ConvNet net = Taught.NETS.get(kind);
+    if (net == null) {
+      throw new IllegalStateException("No net for " + kind);
+    }
+    return net;
+  }
+
   /**
    * @param middle of the square, in the frame
    * @param isTurnedOver left to right; then the landmarks are those of the other side
    */
   static Said ask(Kind kind, Ground ground, EyeFrame frame, Point middle, boolean isTurnedOver) {
-    ConvNet net = Taught.NETS.get(kind);
-    if (net == null) {
-      throw new IllegalStateException("No net for " + kind);
-    }
-    float[] given = net.of(square(kind, ground, frame, middle, isTurnedOver));
+    float[] given = net(kind).of(square(kind, ground, frame, middle, isTurnedOver));
     Map<Landmark, Point> places = new EnumMap<>(Landmark.class);
     for (int i = 0; i < kind.landmarks().size(); i++) {
       Landmark landmark = kind.landmarks().get(i);
