@@ -20,7 +20,6 @@ import penmirror.core.proposal.net.ConvNet;
 import penmirror.core.raster.Picture;
 import penmirror.demoart.figure.Mood;
 import penmirror.demoart.manner.Manner;
-import penmirror.demoart.manner.Parameter;
 import penmirror.demoart.pose.Pose;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.Cut;
@@ -75,21 +74,6 @@ public final class FaceLessons {
 
   private static final List<Manner> HANDS =
       List.of(Hands.ODILE, Hands.INES, Hands.INES_INKED, Hands.OWN, Hands.CASIMIR);
-
-  private static final List<Parameter> MOVED =
-      List.of(
-          Parameter.EYE_LINE,
-          Parameter.EYE_WIDTH,
-          Parameter.EYE_ASPECT,
-          Parameter.EYE_SPACING,
-          Parameter.BROW_GAP,
-          Parameter.NOSE_BASE,
-          Parameter.MOUTH_WIDTH,
-          Parameter.HEAD_ASPECT,
-          Parameter.IRIS,
-          Parameter.STATURE,
-          Parameter.JAW,
-          Parameter.HAIR_LIFT);
 
   private static final List<Pose> POSES =
       List.of(Pose.STANDING, Pose.WALKING, Pose.LEANING, Pose.SEATED);
@@ -151,7 +135,7 @@ public final class FaceLessons {
     return new Commission(
         "usual-" + number,
         "usual",
-        HANDS.get(number % HANDS.size()).moved("usual " + number, MOVED, BY, random),
+        HANDS.get(number % HANDS.size()).moved("usual " + number, ViewWeights.MOVED, BY, random),
         model.subject(),
         model.palette(),
         cut == Cut.FULL ? POSES.get(random.nextInt(POSES.size())) : Pose.STANDING,

@@ -40,7 +40,8 @@ public final class ViewWeights {
   /** How far parameters of the hands are moved, as a share of themselves. */
   private static final double BY = 0.2;
 
-  private static final List<Parameter> MOVED =
+  /** What makes one hand's faces and figures unlike another's. */
+  static final List<Parameter> MOVED =
       List.of(
           Parameter.EYE_LINE,
           Parameter.EYE_WIDTH,

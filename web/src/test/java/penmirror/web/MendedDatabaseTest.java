@@ -1,6 +1,7 @@
 package penmirror.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -12,6 +13,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
@@ -126,9 +128,12 @@ class MendedDatabaseTest extends DatabaseTest {
     }
     long redraw = hang(Work.Role.REDRAW, redraw(2), redraw(2).truth());
     awaitReadings();
-    Matcher line =
-        Pattern.compile("data-fix=\"(\\d+)\" data-key=\"line-weight.more")
-            .matcher(text(address(redraw, "")));
+    Pattern fix = Pattern.compile("data-fix=\"(\\d+)\" data-key=\"line-weight.more");
+    // The first look may still read a picture whose task found it under way and ended.
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> fix.matcher(text(address(redraw, ""))).find());
+    Matcher line = fix.matcher(text(address(redraw, "")));
     assertThat(line.find()).isTrue();
     int own = dark(picture(redraw, "99"));
     int thick = dark(picture(redraw, line.group(1)));
