@@ -193,9 +193,7 @@ public final class FaceNets {
     Point origin = closeUp.fromWorking(ground, frame.at(middle.x(), middle.y()));
     Point across = closeUp.fromWorking(ground, frame.at(middle.x() + 1, middle.y())).minus(origin);
     Point down = closeUp.fromWorking(ground, frame.at(middle.x(), middle.y() + 1)).minus(origin);
-    int samples =
-        (int)
-            Math.max(1, Math.min(MOST_SAMPLES, Math.ceil(across.length() / kind.perUnit() / FINE)));
+    int samples = samples(across.length() / kind.perUnit());
     float[][] values = new float[CHANNELS][side * side];
     for (int i = 0; i < side * side; i++) {
       double[] sum = new double[CHANNELS];
@@ -214,6 +212,15 @@ public final class FaceNets {
       }
     }
     return evened(values);
+  }
+
+  /**
+   * Samples across one number of a square that lose nothing.
+   *
+   * @param pixels that it covers across
+   */
+  static int samples(double pixels) {
+    return (int) Math.max(1, Math.min(MOST_SAMPLES, Math.ceil(pixels / FINE)));
   }
 
   /**

@@ -18,8 +18,6 @@ public record HeadCrop(int side, double perUnit, byte[] values) {
   private static final int CHANNELS = 3;
   private static final int LIGHT_STEPS = 250;
   private static final int COLOUR_STEPS = 400;
-  private static final int MOST_SAMPLES = 6;
-  private static final double FINE = 1.3;
 
   /** Eyes that lie farther off than this are not these eyes, in their distance. */
   private static final double NOT_THESE = 0.45;
@@ -74,8 +72,7 @@ public record HeadCrop(int side, double perUnit, byte[] values) {
   }
 
   private static HeadCrop of(Ground ground, EyeFrame frame, int side, double perUnit) {
-    double pixels = frame.distance() / perUnit;
-    int samples = (int) Math.max(1, Math.min(MOST_SAMPLES, Math.ceil(pixels / FINE)));
+    int samples = FaceNets.samples(frame.distance() / perUnit);
     byte[] values = new byte[CHANNELS * side * side];
     for (int i = 0; i < side * side; i++) {
       double light = 0;
