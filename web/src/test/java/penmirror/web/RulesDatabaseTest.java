@@ -160,6 +160,18 @@ class RulesDatabaseTest extends DatabaseTest {
     assertThat(text(base + "/rules")).doesNotContain("Eyes sunk").contains("Eyes at");
   }
 
+  /** Each trait stands beside its drawing, which the rules make. */
+  @Test
+  void aTraitIsDrawnByItsRules() throws Exception {
+    Matcher drawings =
+        Pattern.compile("/rules/acts/([a-z-]+)/drawing.svg").matcher(text(base + "/rules"));
+    assertThat(drawings.find()).isTrue();
+    assertThat(text(base + "/rules/acts/" + drawings.group(1) + "/drawing.svg")).contains("<svg");
+    assertThat(text(base + "/rules/acts/eye-height/drawing.svg")).contains("<path");
+    mvc.perform(get(base + "/rules/acts/far-eye/drawing.svg")).andExpect(status().isNotFound());
+    mvc.perform(get(base + "/rules/acts/nothing/drawing.svg")).andExpect(status().isNotFound());
+  }
+
   @Test
   void aMovedScopeKeepsItsWorksAndSaysWhatChanges() throws Exception {
     for (Work work : taken.subList(0, 3)) {

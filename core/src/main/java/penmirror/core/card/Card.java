@@ -27,7 +27,7 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
   private static final int ENOUGH_WORKS = 3;
 
   /** A canvas on which nothing is smaller than a pixel. */
-  private static final GuidePlan.Canvas CANVAS = new GuidePlan.Canvas(1200, 1600);
+  static final GuidePlan.Canvas CANVAS = new GuidePlan.Canvas(1200, 1600);
 
   public Card {
     told = List.copyOf(told);

@@ -1,13 +1,9 @@
 package penmirror.core.card;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.ToDoubleFunction;
-import java.util.function.UnaryOperator;
-import java.util.stream.Stream;
 import penmirror.core.colour.OkLab;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.Item.Anchor;
@@ -34,7 +30,6 @@ final class CardDrawing {
   static final int WIDTH = 320;
   static final int HEIGHT = 300;
   private static final double AIR = 16;
-  private static final double HAIR = 1.2;
 
   /** Over the crown of a standing figure. */
   private static final double HAIR_ROOM = 14;
@@ -51,10 +46,8 @@ final class CardDrawing {
 
   private CardDrawing() {}
 
-  /** A box on the card. */
-  private record Box(double left, double top, double width, double height) {
-    static final Box WHOLE = new Box(AIR, AIR, WIDTH - 2 * AIR, HEIGHT - 2 * AIR);
-  }
+  private static final PlainFigure.Box WHOLE =
+      new PlainFigure.Box(AIR, AIR, WIDTH - 2 * AIR, HEIGHT - 2 * AIR);
 
   /** The plain head that the rules give. */
   static Optional<Scene> face(StyleSheet sheet, GuidePlan plan) {
@@ -65,7 +58,9 @@ final class CardDrawing {
             frame ->
                 scene(
                     Question.FACE,
-                    FigureOutline.head(fitted(headOf(marks), frame, Box.WHOLE), HAIR)));
+                    FigureOutline.head(
+                        PlainFigure.fitted(PlainFigure.headOf(marks), frame, WHOLE),
+                        PlainFigure.HAIR)));
   }
 
   /** The plain figure that the rules give, with its heads counted beside. */
@@ -76,7 +71,7 @@ final class CardDrawing {
     Marks marks =
         standing(GuideFigure.standing(sheet, plan, Optional.empty()).marks(), WIDTH / 2.0);
     HeadFrame head = marks.headFrame().orElseThrow();
-    List<Item> items = new ArrayList<>(figure(marks, Limbs.of(sheet)));
+    List<Item> items = new ArrayList<>(PlainFigure.drawn(marks, Limbs.of(sheet)));
     double heads = plan.heads().get();
     for (int i = 0; i <= Math.floor(heads); i++) {
       double y = head.crown().y() + i * head.headPixels();
@@ -100,8 +95,9 @@ final class CardDrawing {
     if (width.isEmpty() || frame.isEmpty()) {
       return Optional.empty();
     }
-    Box box = lines.isPresent() ? new Box(AIR, AIR, 176, HEIGHT - 2 * AIR) : Box.WHOLE;
-    Marks fitted = fitted(headOf(marks), frame.get(), box);
+    PlainFigure.Box box =
+        lines.isPresent() ? new PlainFigure.Box(AIR, AIR, 176, HEIGHT - 2 * AIR) : WHOLE;
+    Marks fitted = PlainFigure.fitted(PlainFigure.headOf(marks), frame.get(), box);
     double pixels = width.get() * fitted.headFrame().orElseThrow().headPixels() / 1000;
     double ratio = Math.sqrt(centre(sheet, LineMeasures.OUTLINE_INNER).orElse(1.0));
     List<Item> head = FigureOutline.head(fitted, 1);
@@ -112,7 +108,8 @@ final class CardDrawing {
         items.add(swelling(stroke.outline(), fitted, lines.get(), pixels, pixels * ratio));
       } else if (!(head.get(i) instanceof Item.Stroke stroke) || stroke.dashPixels().isEmpty()) {
         // The mass of the hair is a limit and no line.
-        items.add(drawn(head.get(i), INK, isOutline ? pixels * ratio : pixels / ratio));
+        items.add(
+            PlainFigure.redrawn(head.get(i), INK, isOutline ? pixels * ratio : pixels / ratio));
       }
     }
     lines.ifPresent(of -> beside(items, of, pixels));
@@ -219,7 +216,7 @@ final class CardDrawing {
               items.add(filled(face, values.cuts().of(parts.face())));
             });
     for (Outline outline : List.of(shoulders, face)) {
-      items.add(new Item.Stroke(outline, GRAPHITE, HAIR, List.of()));
+      items.add(new Item.Stroke(outline, GRAPHITE, PlainFigure.HAIR, List.of()));
     }
     double high = 220.0 / levels.size();
     for (int i = 0; i < levels.size(); i++) {
@@ -252,18 +249,20 @@ final class CardDrawing {
     if (beside.hasBody()) {
       life = standing(beside.real(), 82);
       style = standing(beside.drawn(), 232);
-      items.addAll(coloured(figure(life, Limbs.UNKNOWN), GRAPHITE));
-      items.addAll(figure(style, beside.limbs()));
+      items.addAll(coloured(PlainFigure.drawn(life, Limbs.UNKNOWN), GRAPHITE));
+      items.addAll(PlainFigure.drawn(style, beside.limbs()));
     } else {
-      Box left = new Box(AIR, 60, 138, 180);
-      life = fitted(headOf(beside.real()), beside.real().headFrame().orElseThrow(), left);
+      PlainFigure.Box left = new PlainFigure.Box(AIR, 60, 138, 180);
+      life =
+          PlainFigure.fitted(
+              PlainFigure.headOf(beside.real()), beside.real().headFrame().orElseThrow(), left);
       style =
-          fitted(
-              headOf(beside.drawn()),
+          PlainFigure.fitted(
+              PlainFigure.headOf(beside.drawn()),
               beside.drawn().headFrame().orElseThrow(),
-              new Box(166, 60, 138, 180));
-      items.addAll(coloured(FigureOutline.head(life, HAIR), GRAPHITE));
-      items.addAll(FigureOutline.head(style, HAIR));
+              new PlainFigure.Box(166, 60, 138, 180));
+      items.addAll(coloured(FigureOutline.head(life, PlainFigure.HAIR), GRAPHITE));
+      items.addAll(FigureOutline.head(style, PlainFigure.HAIR));
     }
     for (Landmark level :
         List.of(Landmark.CROWN, Landmark.CHIN, Landmark.CROTCH, Landmark.KNEE_R, Landmark.SOLE)) {
@@ -287,21 +286,24 @@ final class CardDrawing {
       return Optional.empty();
     }
     double wide = (WIDTH - 2 * AIR) / heads.size();
-    double above = heads.stream().mapToDouble(head -> -least(head, Point::y)).max().orElseThrow();
-    double below = heads.stream().mapToDouble(head -> most(head, Point::y)).max().orElseThrow();
-    double broadest = heads.stream().mapToDouble(CardDrawing::width).max().orElseThrow();
+    double above =
+        heads.stream().mapToDouble(head -> -PlainFigure.least(head, Point::y)).max().orElseThrow();
+    double below =
+        heads.stream().mapToDouble(head -> PlainFigure.most(head, Point::y)).max().orElseThrow();
+    double broadest = heads.stream().mapToDouble(PlainFigure::width).max().orElseThrow();
     double high = HEIGHT - 2 * AIR - 2 * LETTERS;
     double scale = Math.min(0.92 * wide / broadest, high / (above + below));
     double top = AIR + (high - scale * (above + below)) / 2 + scale * above;
     List<Item> items = new ArrayList<>();
     for (int i = 0; i < heads.size(); i++) {
       Marks head = heads.get(i);
-      double left = AIR + i * wide + (wide - scale * width(head)) / 2;
-      double first = least(head, Point::x);
+      double left = AIR + i * wide + (wide - scale * PlainFigure.width(head)) / 2;
+      double first = PlainFigure.least(head, Point::x);
       items.addAll(
           FigureOutline.head(
-              moved(head, p -> new Point(left + scale * (p.x() - first), top + scale * p.y())),
-              HAIR));
+              PlainFigure.moved(
+                  head, p -> new Point(left + scale * (p.x() - first), top + scale * p.y())),
+              PlainFigure.HAIR));
       items.add(
           words(
               left,
@@ -312,78 +314,12 @@ final class CardDrawing {
     return Optional.of(scene(Question.TURN, items));
   }
 
-  private static double width(Marks marks) {
-    return most(marks, Point::x) - least(marks, Point::x);
-  }
-
-  private static double least(Marks marks, ToDoubleFunction<Point> of) {
-    return points(marks).mapToDouble(of).min().orElseThrow();
-  }
-
-  private static double most(Marks marks, ToDoubleFunction<Point> of) {
-    return points(marks).mapToDouble(of).max().orElseThrow();
-  }
-
-  private static Stream<Point> points(Marks marks) {
-    return marks.landmarks().keySet().stream().flatMap(one -> marks.point(one).stream());
-  }
-
   private static Item dotted(double x1, double y1, double x2, double y2) {
     return new Item.Stroke(Outline.line(x1, y1, x2, y2), DOTTED, 0.8, List.of(2.0, 4.0));
   }
 
-  private static List<Item> figure(Marks marks, Limbs limbs) {
-    List<Item> items = new ArrayList<>(FigureOutline.body(marks, HAIR, limbs));
-    items.addAll(FigureOutline.head(marks, HAIR));
-    return items;
-  }
-
   private static List<Item> coloured(List<Item> items, String colour) {
-    return items.stream().map(item -> drawn(item, colour, HAIR)).toList();
-  }
-
-  /** The same line in another colour and width. */
-  private static Item drawn(Item item, String colour, double width) {
-    if (item instanceof Item.Stroke stroke) {
-      return new Item.Stroke(stroke.outline(), colour, width, stroke.dashPixels());
-    } else if (item instanceof Item.Fill fill) {
-      return new Item.Fill(fill.outlines(), colour, fill.opacity(), fill.evenOdd());
-    } else if (item instanceof Item.Within within) {
-      return new Item.Within(
-          within.outlines(),
-          within.softPixels(),
-          within.items().stream().map(one -> drawn(one, colour, width)).toList());
-    }
-    return item;
-  }
-
-  private static Marks headOf(Marks marks) {
-    return marks.only(
-        Arrays.stream(Landmark.values())
-            .filter(landmark -> landmark.set() != Landmark.Set.FULL)
-            .filter(
-                landmark ->
-                    landmark != Landmark.SHOULDER_L
-                        && landmark != Landmark.SHOULDER_R
-                        && landmark != Landmark.CROTCH
-                        && landmark != Landmark.SOLE)
-            .toList());
-  }
-
-  /** All points of a head within a box. */
-  private static Marks fitted(Marks marks, HeadFrame frame, Box box) {
-    double left = least(marks, Point::x);
-    double right = most(marks, Point::x);
-    double top = Math.min(frame.crown().y(), least(marks, Point::y));
-    double base = most(marks, Point::y);
-    double scale = Math.min(box.width() / (right - left), box.height() / (base - top));
-    double x = box.left() + box.width() / 2;
-    double y = box.top() + box.height() / 2;
-    return moved(
-        marks,
-        p ->
-            new Point(
-                x + scale * (p.x() - (left + right) / 2), y + scale * (p.y() - (top + base) / 2)));
+    return items.stream().map(item -> PlainFigure.redrawn(item, colour, PlainFigure.HAIR)).toList();
   }
 
   /** Crown to sole over the whole height, its axis at a place. */
@@ -392,16 +328,12 @@ final class CardDrawing {
     double top = head.crown().y();
     double base = marks.point(Landmark.SOLE).orElseThrow().y();
     double scale = (HEIGHT - 2 * AIR - HAIR_ROOM) / (base - top);
-    return moved(
+    return PlainFigure.moved(
         marks,
         p ->
             new Point(
                 axis + scale * (p.x() - head.crown().x()),
                 AIR + HAIR_ROOM + scale * (p.y() - top)));
-  }
-
-  private static Marks moved(Marks marks, UnaryOperator<Point> move) {
-    return marks.moved(marks.landmarks().keySet(), move);
   }
 
   private static Item filled(Outline outline, ValueCuts.Level level) {

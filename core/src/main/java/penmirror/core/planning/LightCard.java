@@ -137,6 +137,13 @@ public record LightCard(
         List.of(new Scene.Layer("forms", forms), new Scene.Layer("light", arrows)));
   }
 
+  /** A ball in this light. */
+  public List<Item> ball(Point middle, double radius) {
+    List<Item> items = new ArrayList<>();
+    form(items, middle, radius, radius);
+    return items;
+  }
+
   private void form(List<Item> items, Point middle, double wide, double high) {
     Outline whole = Outline.oval(middle, wide, high);
     Point shift = toLight().times(litShift());

@@ -13,6 +13,7 @@ import penmirror.core.drawing.Item;
 import penmirror.core.drawing.Item.Anchor;
 import penmirror.core.drawing.Lettering;
 import penmirror.core.drawing.Outline;
+import penmirror.core.drawing.Placing;
 import penmirror.core.drawing.Scene;
 import penmirror.core.drawing.Scene.Layer;
 import penmirror.core.geometry.Point;
@@ -25,8 +26,8 @@ import penmirror.core.words.Wording;
 
 /**
  * The style sheet on one page of A4, to be pinned beside the drawing board: what makes or breaks
- * the style, every act that asks for something, the palette, credit and caution. Readable in grey:
- * the band is a box, works are ticks, what is always so is a full square.
+ * the style, drawn small, every act that asks for something, the palette, credit and caution.
+ * Readable in grey: the band is a box, works are ticks, what is always so is a full square.
  */
 public final class SheetDrawing {
   /** A4 at 150 px per inch. */
@@ -39,6 +40,10 @@ public final class SheetDrawing {
   private static final double COLUMN = (WIDTH - 2 * MARGIN - GUTTER) / 2;
   private static final double STRIP = 120;
   private static final double ROW = 39;
+
+  /** Side of the drawing of what makes or breaks the style. */
+  private static final double DRAWN = 62;
+
   private static final double BOTTOM = HEIGHT - 190;
 
   private static final String INK = "#222326";
@@ -57,14 +62,16 @@ public final class SheetDrawing {
   /**
    * @param headline the user's word over the style; empty where there is none
    * @param words the user's own sentences, by act; the sheet's stand for all others
+   * @param drawings of acts that make or break the style, as far as they are drawn
    */
-  public static Scene of(StyleSheet sheet, String headline, Map<Act, String> words) {
-    return new SheetDrawing(sheet).scene(headline, new HashMap<>(words));
+  public static Scene of(
+      StyleSheet sheet, String headline, Map<Act, String> words, Map<Act, Scene> drawings) {
+    return new SheetDrawing(sheet).scene(headline, new HashMap<>(words), new HashMap<>(drawings));
   }
 
-  private Scene scene(String headline, Map<Act, String> own) {
+  private Scene scene(String headline, Map<Act, String> own, Map<Act, Scene> drawings) {
     title(headline);
-    double y = makeOrBreak(own);
+    double y = makeOrBreak(own, drawings);
     acts(y + 14);
     palette();
     foot();
@@ -87,7 +94,7 @@ public final class SheetDrawing {
   }
 
   /** Each with its number; returns how far down it reaches. */
-  private double makeOrBreak(Map<Act, String> own) {
+  private double makeOrBreak(Map<Act, String> own, Map<Act, Scene> drawings) {
     double y = 150;
     int place = 0;
     for (Act act : sheet.makeOrBreak()) {
@@ -103,20 +110,37 @@ public final class SheetDrawing {
       items.add(new Item.Field(MARGIN, top, 30, 30, BLUE, "place"));
       words(MARGIN + 10, top + 22, Integer.toString(place), 20, "#FFFFFF", Anchor.START);
       double text = top + 22;
-      for (String row : Lettering.lines(sentence.get(), 23, WIDTH - 2 * MARGIN - 44 - STRIP - 40)) {
-        words(MARGIN + 44, text, row, 23, INK, Anchor.START);
+      double left = MARGIN + 44;
+      double least = top + 34;
+      Scene drawing = drawings.get(act);
+      if (drawing != null) {
+        drawn(drawing, left, top);
+        left += DRAWN + 14;
+        least = top + DRAWN;
+      }
+      for (String row : Lettering.lines(sentence.get(), 23, WIDTH - MARGIN - left - STRIP - 40)) {
+        words(left, text, row, 23, INK, Anchor.START);
         text += 29;
       }
       if (act.statement().isEmpty()) {
         strip(ActWords.lead(sheet.rules(act)), WIDTH - MARGIN - STRIP, top + 15);
       }
-      y = Math.max(text - 10, top + 34);
+      y = Math.max(text - 10, least);
     }
     if (place > 0) {
       y += 10;
       line(MARGIN, y, WIDTH - MARGIN, y, INK, 1.2);
     }
     return y;
+  }
+
+  /** What reaches beyond its box is cut off there. */
+  private void drawn(Scene drawing, double left, double top) {
+    items.add(
+        new Item.Within(
+            List.of(box(left, top, DRAWN, DRAWN)),
+            0,
+            Placing.within(drawing, left, top, DRAWN, DRAWN).items(drawing)));
   }
 
   /** In two columns, group by group; what the works leave free is named at the end. */

@@ -14,6 +14,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.card.ActDrawing;
 import penmirror.core.drawing.Item;
 import penmirror.core.drawing.Lettering;
 import penmirror.core.drawing.PdfWriter;
@@ -46,7 +47,11 @@ class SheetDrawingTest {
   void thePageSaysEveryActAndTheCredit() throws IOException {
     byte[] pdf =
         PdfWriter.write(
-            SheetDrawing.of(sheet(), "Plain", Map.of(LEGS, "Legs as life has them.")),
+            SheetDrawing.of(
+                sheet(),
+                "Plain",
+                Map.of(LEGS, "Legs as life has them."),
+                ActDrawing.ofTraits(sheet())),
             SheetDrawing.PIXELS_PER_INCH);
     try (PDDocument document = Loader.loadPDF(pdf)) {
       assertThat(document.getNumberOfPages()).isEqualTo(1);
@@ -69,7 +74,7 @@ class SheetDrawingTest {
 
   @Test
   void everythingLiesOnThePage() {
-    Scene scene = SheetDrawing.of(sheet(), "", Map.of());
+    Scene scene = SheetDrawing.of(sheet(), "", Map.of(), ActDrawing.ofTraits(sheet()));
     for (Scene.Layer layer : scene.layers()) {
       for (Item item : layer.items()) {
         if (item instanceof Item.Words words) {
@@ -83,10 +88,30 @@ class SheetDrawingTest {
     }
   }
 
+  /** Eyes and legs are drawn beside their sentences, in the order of these, none over another. */
+  @Test
+  void whatMakesOrBreaksItIsDrawn() {
+    List<Item.Within> drawings = new ArrayList<>();
+    for (Item item :
+        SheetDrawing.of(sheet(), "", Map.of(), ActDrawing.ofTraits(sheet()))
+            .layers()
+            .get(0)
+            .items()) {
+      if (item instanceof Item.Within within) {
+        drawings.add(within);
+      }
+    }
+    assertThat(drawings).hasSize(2);
+    double first = drawings.get(0).outlines().get(0).start().y();
+    double second = drawings.get(1).outlines().get(0).start().y();
+    assertThat(second - first).isGreaterThan(62);
+    assertThat(drawings).allSatisfy(drawing -> assertThat(drawing.items()).hasSizeGreaterThan(5));
+  }
+
   @Test
   void aSheetWithoutWorksIsAPageAllTheSame() {
     StyleSheet empty = StyleSheet.of("Nobody yet", View.FRONT, List.of());
-    assertThat(PdfWriter.write(SheetDrawing.of(empty, "", Map.of()), 150)).isNotEmpty();
+    assertThat(PdfWriter.write(SheetDrawing.of(empty, "", Map.of(), Map.of()), 150)).isNotEmpty();
   }
 
   @Test

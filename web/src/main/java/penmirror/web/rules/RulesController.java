@@ -1,13 +1,18 @@
 package penmirror.web.rules;
 
+import java.nio.charset.StandardCharsets;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import penmirror.core.act.Acts;
+import penmirror.core.card.ActDrawing;
 import penmirror.core.drawing.PdfWriter;
+import penmirror.core.drawing.SvgWriter;
 import penmirror.core.figure.Landmark;
 import penmirror.core.format.StyleFile;
 import penmirror.core.style.StyleSheet;
@@ -20,6 +25,8 @@ import penmirror.web.studies.Study;
 /** The style sheet: in sentences, or every figure of it. */
 @Controller
 class RulesController {
+  private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml;charset=UTF-8");
+
   private final Sheets sheets;
   private final Signing signing;
   private final Rail rail;
@@ -51,6 +58,15 @@ class RulesController {
     model.addAttribute("sheet", sheet);
     model.addAttribute("groups", Figures.groups(study, sheet));
     return "rules/figures";
+  }
+
+  @GetMapping("/studies/{studyId}/rules/acts/{act}/drawing.svg")
+  ResponseEntity<byte[]> drawing(Study study, @PathVariable String act) {
+    return Acts.byKey(act)
+        .flatMap(of -> ActDrawing.of(of, sheets.sheet(study)))
+        .map(SvgWriter::write)
+        .map(svg -> ResponseEntity.ok().contentType(SVG).body(svg.getBytes(StandardCharsets.UTF_8)))
+        .orElseGet(() -> ResponseEntity.notFound().build());
   }
 
   @GetMapping("/studies/{studyId}/rules/style.json")

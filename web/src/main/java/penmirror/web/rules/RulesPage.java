@@ -8,6 +8,7 @@ import java.util.function.Function;
 import penmirror.core.act.Act;
 import penmirror.core.act.ActGroup;
 import penmirror.core.act.Acts;
+import penmirror.core.card.ActDrawing;
 import penmirror.core.measure.Nature;
 import penmirror.core.style.BaseLine;
 import penmirror.core.style.Likeness;
@@ -55,7 +56,7 @@ record RulesPage(
   /**
    * @param words the user's own, else the sheet's
    * @param theirs what the base line does there, in words; empty where it is not known
-   * @param strip empty for a statement
+   * @param drawn whether the rules are enough to draw it
    * @param sample of the work that lies nearest to the middle of the rule
    */
   record TraitCard(
@@ -67,7 +68,7 @@ record RulesPage(
       int kept,
       int works,
       String theirs,
-      Optional<ActStrip> strip,
+      boolean drawn,
       Optional<Sample> sample) {}
 
   record Group(String word, List<ActRow> rows) {}
@@ -278,7 +279,7 @@ record RulesPage(
               Optional.ofNullable(base.values().get(lead.measure()))
                   .map(value -> Spoken.value(lead.measure(), value))
                   .orElse(""),
-              Optional.of(strip(sheet, lead)),
+              ActDrawing.of(trait.act(), sheet).isPresent(),
               sources.samples().apply(lead)));
     }
 
@@ -297,7 +298,7 @@ record RulesPage(
                       Math.max(ticked.yes(), ticked.no()),
                       ticked.answered(),
                       "",
-                      Optional.empty(),
+                      false,
                       Optional.empty()));
     }
 

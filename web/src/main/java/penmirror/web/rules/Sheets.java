@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import penmirror.core.act.Act;
 import penmirror.core.act.Acts;
+import penmirror.core.card.ActDrawing;
 import penmirror.core.drawing.Scene;
 import penmirror.core.style.Portrayal;
 import penmirror.core.style.StyleSheet;
@@ -109,7 +110,8 @@ class Sheets {
     loaded.signature().traits().stream()
         .filter(trait -> !trait.words().isEmpty())
         .forEach(trait -> words.put(trait.act(), trait.words()));
-    return SheetDrawing.of(loaded.sheet(), loaded.signature().headline(), words);
+    return SheetDrawing.of(
+        loaded.sheet(), loaded.signature().headline(), words, ActDrawing.ofTraits(loaded.sheet()));
   }
 
   /** Small pictures by the works' ids, for what rests on a dot. */
