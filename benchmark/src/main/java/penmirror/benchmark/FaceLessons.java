@@ -10,8 +10,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
 import penmirror.core.proposal.FaceNets;
@@ -40,11 +42,11 @@ public final class FaceLessons {
   private static final int FIRST = 1000;
 
   private static final int ODD_EACH = 160;
-  private static final int USUAL = 800;
+  private static final int USUAL = 1200;
   private static final double SCALE = 0.4;
   private static final double FULL_SCALE = 0.55;
   private static final double BY = 0.3;
-  private static final int HEAD_SIDE = 140;
+  private static final int HEAD_SIDE = 176;
   private static final double HEAD_PER_UNIT = 28;
   private static final int OTHER_SIDE = 72;
   private static final double OTHER_PER_UNIT = 18;
@@ -65,15 +67,18 @@ public final class FaceLessons {
     static Course of(FaceNets.Kind kind) {
       return switch (kind) {
         case FACE -> new Course(600, 0.1, 0.14, 6);
+        case HEAD -> new Course(1500, 0.06, 0.08, 4);
         case EYE -> new Course(420, 0.05, 0.08, 4);
+        case BROW -> new Course(240, 0.08, 0.08, 4);
         case MOUTH -> new Course(300, 0.09, 0.1, 5);
         case NOSE -> new Course(270, 0.12, 0.1, 5);
+        case MOOD -> new Course(520, 0.06, 0.06, 3);
       };
     }
   }
 
   private static final List<Manner> HANDS =
-      List.of(Hands.ODILE, Hands.INES, Hands.INES_INKED, Hands.OWN, Hands.CASIMIR);
+      List.of(Hands.ODILE, Hands.CASIMIR, Hands.INES, Hands.INES_INKED, Hands.CASIMIR, Hands.OWN);
 
   private static final List<Pose> POSES =
       List.of(Pose.STANDING, Pose.WALKING, Pose.LEANING, Pose.SEATED);
@@ -83,24 +88,30 @@ public final class FaceLessons {
    *
    * @param places true ones, in the frame of its eyes
    * @param others pairs of spots that are no eyes
+   * @param mood empty for one that is none of those that are told apart
    */
-  record Head(HeadCrop face, Map<Landmark, Point> places, List<HeadCrop> others) {}
+  record Head(
+      HeadCrop face,
+      Map<Landmark, Point> places,
+      List<HeadCrop> others,
+      Turn turn,
+      Optional<penmirror.core.figure.Mood> mood) {}
 
   private FaceLessons() {}
 
   /**
-   * @param arguments the folder to which the nets are written; for a try also the share of heads
-   *     and of the time, such as 0.01
+   * @param arguments the folder to which the nets are written; then the share of heads and of the
+   *     time, such as 0.01 for a try; then the kinds to teach, all where none is named
    */
   public static void main(String[] arguments) throws IOException {
     double share = arguments.length > 1 ? Double.parseDouble(arguments[1]) : 1;
     List<Head> heads = commissions(share).parallelStream().map(FaceLessons::drawn).toList();
     System.out.println(heads.size() + " heads drawn");
-    for (FaceNets.Kind kind : FaceNets.Kind.values()) {
+    for (FaceNets.Kind kind : kinds(List.of(arguments))) {
       ConvNet net = kind.untaught();
       NetTeacher.teach(
           net,
-          kind.first() == 1,
+          kind.first(),
           random -> new Look(kind, heads.get(random.nextInt(heads.size())), random).example(),
           share * Course.of(kind).seconds());
       Path file = Path.of(arguments[0], kind.name().toLowerCase(Locale.ROOT) + ".net");
@@ -109,6 +120,11 @@ public final class FaceLessons {
       }
       System.out.println(file);
     }
+  }
+
+  private static List<FaceNets.Kind> kinds(List<String> arguments) {
+    List<FaceNets.Kind> named = arguments.stream().skip(2).map(FaceNets.Kind::valueOf).toList();
+    return named.isEmpty() ? List.of(FaceNets.Kind.values()) : named;
   }
 
   private static List<Commission> commissions(double share) {
@@ -168,7 +184,15 @@ public final class FaceLessons {
     return new Head(
         HeadCrop.round(picture, left, right, HEAD_SIDE, HEAD_PER_UNIT),
         places,
-        HeadCrop.roundNoEyes(picture, left, right, MOST_OTHERS, OTHER_SIDE, OTHER_PER_UNIT));
+        HeadCrop.roundNoEyes(picture, left, right, MOST_OTHERS, OTHER_SIDE, OTHER_PER_UNIT),
+        turn(commission),
+        penmirror.core.figure.Mood.ofWord(commission.mood().word()));
+  }
+
+  private static Turn turn(Commission commission) {
+    return commission.view() == View.FRONT
+        ? Turn.AHEAD
+        : commission.mirrored() ? Turn.LEFT : Turn.RIGHT;
   }
 
   private static Point middle(Map<Landmark, Place> truth, Landmark one, Landmark other) {
@@ -188,7 +212,7 @@ public final class FaceLessons {
     private final boolean isFar;
     private final boolean isTurnedOver;
 
-    /** Which of the two eyes is looked at. */
+    /** Which of two eyes, two brows is looked at. */
     private final boolean isRight;
 
     /** How much wider the head is made, and how much longer above and below the eyes. */
@@ -212,8 +236,8 @@ public final class FaceLessons {
       boolean isFace = kind == FaceNets.Kind.FACE;
       isOther = isFace && !head.others().isEmpty() && random.nextDouble() < 0.5;
       isFar = isFace && !isOther && random.nextDouble() < 0.15;
-      isRight = kind == FaceNets.Kind.EYE && random.nextBoolean();
-      isTurnedOver = kind == FaceNets.Kind.EYE ? isRight : random.nextBoolean();
+      isRight = kind.isOfOneSide() && random.nextBoolean();
+      isTurnedOver = kind.isOfOneSide() ? isRight : random.nextBoolean();
       wider = Math.exp(normal(0.12));
       longerAbove = Math.exp(normal(0.12));
       longerBelow = Math.exp(normal(0.12));
@@ -227,15 +251,16 @@ public final class FaceLessons {
       }
       middle =
           switch (kind) {
-            case FACE -> new Point(0, 0);
-            case EYE -> isRight ? between(Landmark.EYE_R_OUTER, Landmark.EYE_R_INNER) : leftEye();
+            case FACE, HEAD, MOOD -> new Point(0, 0);
+            case EYE -> ofSide(Landmark.EYE_L_OUTER, Landmark.EYE_L_INNER);
+            case BROW -> ofSide(Landmark.BROW_L_OUTER, Landmark.BROW_L_INNER);
             case MOUTH -> between(Landmark.MOUTH_L, Landmark.MOUTH_R);
             case NOSE -> stretched(Landmark.NOSE_BASE);
           };
     }
 
-    private Point leftEye() {
-      return between(Landmark.EYE_L_OUTER, Landmark.EYE_L_INNER);
+    private Point ofSide(Landmark one, Landmark other) {
+      return isRight ? between(one.mirrored(), other.mirrored()) : between(one, other);
     }
 
     /** So far off that it is the face no more. */
@@ -280,24 +305,38 @@ public final class FaceLessons {
         double u = off.dot(across) / (unit * wider);
         double v = off.dot(new Point(-across.y(), across.x())) / (unit * wider);
         places[2 * i] = (float) ((isTurnedOver ? -u : u) / kind.step());
-        places[2 * i + 1] = (float) ((v - below()) / kind.step());
+        places[2 * i + 1] = (float) ((v - kind.square().below()) / kind.step());
         isKnown[i] = isIt && head.places().containsKey(shown);
       }
-      return new NetTeacher.Example(FaceNets.evened(seen), isIt, places, isKnown);
+      return new NetTeacher.Example(FaceNets.evened(seen), which(), places, isKnown);
     }
 
-    private double below() {
-      return kind == FaceNets.Kind.FACE ? FaceNets.FACE_MIDDLE : 0;
+    private int which() {
+      return switch (kind) {
+        case FACE -> isOther || isFar ? 0 : 1;
+        case HEAD -> (isTurnedOver ? turnedOver(head.turn()) : head.turn()).ordinal();
+        case MOOD -> head.mood().map(Enum::ordinal).orElse(NetTeacher.Example.UNSAID);
+        default -> NetTeacher.Example.UNSAID;
+      };
+    }
+
+    private static Turn turnedOver(Turn turn) {
+      return switch (turn) {
+        case LEFT -> Turn.RIGHT;
+        case AHEAD -> Turn.AHEAD;
+        case RIGHT -> Turn.LEFT;
+      };
     }
 
     private float[][] seen() {
       HeadCrop crop =
           isOther ? head.others().get(random.nextInt(head.others().size())) : head.face();
-      int side = kind.side();
+      int side = kind.square().side();
       float[][] seen = new float[3][side * side];
       for (int i = 0; i < side * side; i++) {
-        double u = (i % side + 0.5 - side / 2.0) / kind.perUnit() * (isTurnedOver ? -1 : 1);
-        double v = (i / side + 0.5 - side / 2.0) / kind.perUnit() + below();
+        double u =
+            (i % side + 0.5 - side / 2.0) / kind.square().perUnit() * (isTurnedOver ? -1 : 1);
+        double v = (i / side + 0.5 - side / 2.0) / kind.square().perUnit() + kind.square().below();
         double across = Math.cos(turned) * u - Math.sin(turned) * v;
         double along = Math.sin(turned) * u + Math.cos(turned) * v;
         double x = middle.x() + wider * (unit * across + aside);
@@ -345,7 +384,7 @@ public final class FaceLessons {
     }
 
     private void spread(float[] light, boolean isDark) {
-      int side = kind.side();
+      int side = kind.square().side();
       float[] before = light.clone();
       for (int i = 0; i < light.length; i++) {
         float left = before[i % side > 0 ? i - 1 : i];
@@ -358,7 +397,7 @@ public final class FaceLessons {
     }
 
     private void soften(float[] light) {
-      int side = kind.side();
+      int side = kind.square().side();
       float[] before = light.clone();
       for (int i = 0; i < light.length; i++) {
         double sum = 0;

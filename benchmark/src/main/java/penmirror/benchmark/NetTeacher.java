@@ -10,7 +10,8 @@ import penmirror.core.proposal.net.Layer;
 /**
  * Teaches a net by examples: gradients by the chain rule, layer by layer backwards, and steps by
  * Adam (Kingma and Ba, 2015) under a rate that falls like half a cosine. Places are held to by the
- * Huber loss, whether it is the thing at all by the logistic one.
+ * Huber loss, whether it is the thing at all by the logistic one, which of several it is by that of
+ * their log odds.
  */
 final class NetTeacher {
   private static final int THREADS = 2;
@@ -32,14 +33,18 @@ final class NetTeacher {
   /**
    * One square and what is to be said of it.
    *
-   * @param isIt whether it is the thing; counts where the net says so first
+   * @param which 1 where it is the thing and 0 where it is none, for a net that says so first; for
+   *     one that says which of several it is, the number of that; {@link Example#UNSAID} counts not
    * @param places two numbers for each landmark
    * @param isKnown by landmark
    */
-  record Example(float[] square, boolean isIt, float[] places, boolean[] isKnown) {}
+  record Example(float[] square, int which, float[] places, boolean[] isKnown) {
+    /** Nobody says which. */
+    static final int UNSAID = -1;
+  }
 
   private final ConvNet net;
-  private final boolean saysWhether;
+  private final int first;
   private final Moments weights;
   private final Moments bias;
   private int steps;
@@ -51,9 +56,9 @@ final class NetTeacher {
     }
   }
 
-  private NetTeacher(ConvNet net, boolean saysWhether) {
+  private NetTeacher(ConvNet net, int first) {
     this.net = net;
-    this.saysWhether = saysWhether;
+    this.first = first;
     weights = Moments.of(weights(net));
     bias = Moments.of(bias(net));
   }
@@ -61,11 +66,12 @@ final class NetTeacher {
   /**
    * Teaches from nothing for a time.
    *
-   * @param saysWhether whether the first number says if it is the thing at all
+   * @param first how many numbers come before the places: one says whether it is the thing at all,
+   *     several which of them it is
    */
-  static void teach(ConvNet net, boolean saysWhether, Lessons lessons, double seconds) {
+  static void teach(ConvNet net, int first, Lessons lessons, double seconds) {
     begin(net);
-    NetTeacher teacher = new NetTeacher(net, saysWhether);
+    NetTeacher teacher = new NetTeacher(net, first);
     Random[] random = {new Random(11), new Random(12)};
     long began = System.nanoTime();
     for (double done = 0; done < 1; done = (System.nanoTime() - began) / 1e9 / seconds) {
@@ -74,9 +80,9 @@ final class NetTeacher {
   }
 
   /** How the loss of one example changes with each weight, by layer, output and input. */
-  static float[][][] slopesOf(ConvNet net, boolean saysWhether, Example example) {
+  static float[][][] slopesOf(ConvNet net, int first, Example example) {
     Gradient gradient =
-        new NetTeacher(net, saysWhether).new Gradient(zeros(weights(net)), zeros(bias(net)));
+        new NetTeacher(net, first).new Gradient(zeros(weights(net)), zeros(bias(net)));
     gradient.add(example);
     return gradient.weights;
   }
@@ -201,9 +207,12 @@ final class NetTeacher {
     /** Of the loss by each number that the net gives. */
     private float[] slopes(Example example, float[] said) {
       float[] slopes = new float[said.length];
-      int first = saysWhether ? 1 : 0;
-      if (saysWhether) {
-        slopes[0] = (float) (1 / (1 + Math.exp(-said[0])) - (example.isIt() ? 1 : 0));
+      if (example.which() != Example.UNSAID) {
+        if (first == 1) {
+          slopes[0] = (float) (1 / (1 + Math.exp(-said[0])) - example.which());
+        } else {
+          choose(slopes, said, example.which());
+        }
       }
       int landmarks = example.isKnown().length;
       for (int i = 0; i < 2 * landmarks; i++) {
@@ -213,6 +222,16 @@ final class NetTeacher {
         }
       }
       return slopes;
+    }
+
+    private void choose(float[] slopes, float[] said, int which) {
+      double sum = 0;
+      for (int i = 0; i < first; i++) {
+        sum += Math.exp(said[i]);
+      }
+      for (int i = 0; i < first; i++) {
+        slopes[i] = (float) (Math.exp(said[i]) / sum - (i == which ? 1 : 0));
+      }
     }
 
     /** Adds what one layer learns and gives the slopes of what it was given. */

@@ -13,9 +13,9 @@ class NetTeacherTest {
   private static final float STEP = 1e-3f;
 
   private final Random random = new Random(4);
-  private final ConvNet net = ConvNet.empty(8, 2, List.of(3, 4), 6, 5);
+  private ConvNet net = ConvNet.empty(8, 2, List.of(3, 4), 6, 5);
 
-  private NetTeacher.Example example(boolean isIt) {
+  private NetTeacher.Example example(int which) {
     float[] square = new float[128];
     for (int i = 0; i < square.length; i++) {
       square[i] = (float) random.nextGaussian();
@@ -28,55 +28,75 @@ class NetTeacherTest {
       }
     }
     return new NetTeacher.Example(
-        square, isIt, new float[] {0.3f, -0.2f, 5, 1}, new boolean[] {true, isIt});
+        square, which, new float[] {0.3f, -0.2f, 5, 1}, new boolean[] {true, which == 1});
   }
 
   /** Logistic for whether, Huber for where, the mean over landmarks. */
-  private double loss(NetTeacher.Example example) {
+  private double loss(NetTeacher.Example example, int first) {
     float[] said = net.of(example.square());
-    double chance = 1 / (1 + Math.exp(-said[0]));
-    double loss = -Math.log(example.isIt() ? chance : 1 - chance);
+    double loss = 0;
+    if (first == 1) {
+      double chance = 1 / (1 + Math.exp(-said[0]));
+      loss = -Math.log(example.which() == 1 ? chance : 1 - chance);
+    } else if (example.which() >= 0) {
+      double sum = 0;
+      for (int i = 0; i < first; i++) {
+        sum += Math.exp(said[i]);
+      }
+      loss = Math.log(sum) - said[example.which()];
+    }
     for (int i = 0; i < 4; i++) {
       if (example.isKnown()[i / 2]) {
-        double off = Math.abs(said[1 + i] - example.places()[i]);
+        double off = Math.abs(said[first + i] - example.places()[i]);
         loss += (off < 0.5 ? off * off : off - 0.25) / 2;
       }
     }
     return loss;
   }
 
-  /** All but a few: where the largest of four changes within a step, a difference tells nothing. */
   @Test
   void slopesAreThoseOfTheLoss() {
-    for (boolean isIt : new boolean[] {true, false}) {
-      NetTeacher.Example example = example(isIt);
-      float[][][] slopes = NetTeacher.slopesOf(net, true, example);
-      for (int i = 0; i < net.layers().size(); i++) {
-        float[][] weights = net.layers().get(i).weights();
-        int alike = 0;
-        int steep = 0;
-        int count = 0;
-        for (int o = 0; o < weights.length; o++) {
-          for (int k = 0; k < weights[o].length; k++) {
-            double slope = slope(weights[o], k, example);
-            double off = Math.abs(slopes[i][o][k] - slope);
-            alike += off <= 0.02 + 0.02 * Math.abs(slope) ? 1 : 0;
-            steep += Math.abs(slope) > 0.1 ? 1 : 0;
-            count++;
-          }
-        }
-        assertThat(alike / (double) count).as("layer %d", i).isGreaterThan(0.9);
-        assertThat(steep).as("layer %d", i).isPositive();
-      }
+    for (int which : new int[] {1, 0}) {
+      assertSlopes(1, example(which));
     }
   }
 
-  private double slope(float[] weights, int k, NetTeacher.Example example) {
+  @Test
+  void slopesAreThoseOfTheLossWhereOneOfSeveralIsSaid() {
+    net = ConvNet.empty(8, 2, List.of(3, 4), 6, 7);
+    for (int which : new int[] {0, 1, 2, NetTeacher.Example.UNSAID}) {
+      assertSlopes(3, example(which));
+    }
+  }
+
+  /** All but a few: where the largest of four changes within a step, a difference tells nothing. */
+  private void assertSlopes(int first, NetTeacher.Example example) {
+    float[][][] slopes = NetTeacher.slopesOf(net, first, example);
+    for (int i = 0; i < net.layers().size(); i++) {
+      float[][] weights = net.layers().get(i).weights();
+      int alike = 0;
+      int steep = 0;
+      int count = 0;
+      for (int o = 0; o < weights.length; o++) {
+        for (int k = 0; k < weights[o].length; k++) {
+          double slope = slope(weights[o], k, example, first);
+          double off = Math.abs(slopes[i][o][k] - slope);
+          alike += off <= 0.02 + 0.02 * Math.abs(slope) ? 1 : 0;
+          steep += Math.abs(slope) > 0.1 ? 1 : 0;
+          count++;
+        }
+      }
+      assertThat(alike / (double) count).as("layer %d", i).isGreaterThan(0.9);
+      assertThat(steep).as("layer %d", i).isPositive();
+    }
+  }
+
+  private double slope(float[] weights, int k, NetTeacher.Example example, int first) {
     float before = weights[k];
     weights[k] = before + STEP;
-    double above = loss(example);
+    double above = loss(example, first);
     weights[k] = before - STEP;
-    double below = loss(example);
+    double below = loss(example, first);
     weights[k] = before;
     return (above - below) / (2 * STEP);
   }

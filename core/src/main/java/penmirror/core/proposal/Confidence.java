@@ -15,25 +15,24 @@ final class Confidence {
     CORNER(0.61, 0.67, 0.18, -0.14, 0.06, 0.89, 2.83),
     LID(1.06, 0.76, -0.58, -0.01, 0.11, 0.23, 1.50),
     IRIS(1.49, 0.30, -0.01, 0.51, -1.37, 0.13, 1.28),
-    IRIS_EDGE(0.41, 0.19, -0.44, -0.34, 0.04, 0.15, -0.16),
-    BROW(-0.53, 0.96, 0.55, 0.68, 0, -0.22, 0),
-    BROW_END(-0.50, 0, 0.63, 1.40, 0, 0.52, 0),
-    NOSE(0.31, 0.26, 0.72, 0.45, 0.03, 0.19, 0.12),
+    IRIS_EDGE(1.69, 0.09, -0.61, 0.48, 0.17, 0.53, 1.29),
+    BROW(0.77, 0.31, 0.24, 0.46, 0.08, 0.85, 1.80),
+    BROW_END(1.33, 0.36, 0.23, 0.66, 0.13, 0.81, 1.33),
+    NOSE(0.15, 0.19, 0.78, 0.26, 0.01, 0.02, 0.13),
     MOUTH(-1.73, 0.49, 1.12, -0.12, -0.17, 0.43, 1.43),
-    CHIN(-4.20, 0.44, 0.30, 2.56, 0, -0.56, 0),
-    CHEEK(-2.69, 0.57, 0.26, 1.88, 0, -3.40, 0),
-    JAW(-3.94, 0.08, 0.27, 4.40, 0, 0.27, 0),
-    CROWN(-1.27, 0.85, 0.08, 0, 0, -2.88, 0);
+    CHIN(-0.08, 0.41, 0.44, 1.97, -0.01, -0.10, 0.98),
+    CHEEK(1.84, 0.07, 0.22, 0, 0, -0.28, -0.05),
+    JAW(1.85, 0.04, -0.22, 0, 0, 0.49, -0.27),
+    CROWN(2.67, 0.23, -0.60, -0.21, 0.27, 0.11, -0.27),
+    HAIRLINE(4.30, -0.33, -0.12, 0, 0, 0.01, -0.08),
+    NOSE_TOP(-0.45, 0.01, -0.30, 0.07, -0.08, -0.01, 0.65),
+    EAR(4.34, -0.30, -0.35, 0, 0, -0.47, -0.09),
+    HAIR_SIDE(1.50, 0.07, 0.23, 0, 0, -0.15, -0.15);
 
     private final double[] b;
 
     Weights(double... b) {
       this.b = b;
-    }
-
-    /** Whether the nets had a say in where it lies. */
-    private boolean isOfNets() {
-      return b[6] != 0;
     }
 
     double chance(EyePair eyes, double score, double margin, Face.Found found, boolean turned) {
@@ -45,30 +44,29 @@ final class Confidence {
               + (found.generic() ? 0 : b[4])
               + (turned ? b[5] : 0)
               + b[6] * Math.max(-1, Math.min(1, eyes.face() / SUREST_FACE))
-              - (isOfNets() && eyes.face() < FaceReader.LIKE_TAUGHT ? UNLIKE : 0);
+              - (eyes.face() < FaceReader.LIKE_TAUGHT ? UNLIKE : 0);
       return ofFace(score, eyes.face()) / (1 + Math.exp(-z));
     }
   }
 
   /**
-   * What a chance is worth once figures are marked, by what was proposed: marked faces make the
-   * eyes surer than their weighing says, and tell less of a next head's outline, hair and ears than
-   * they seem to. Constant and weight of its log odds.
+   * What a chance is worth once figures are marked, by what was proposed: marked faces make all of
+   * a head surer than the weighing of each point says. Constant and weight of its log odds.
    */
   private enum Marked {
-    EYES(2.16, 0.37),
-    BROWS(0.96, 0.33),
-    NOSE(1.37, 0.22),
-    MOUTH(0.91, 0.60),
-    CHIN(0.41, 0.17),
-    JAW(0.80, 0.12),
+    EYES(0.68, 1.20),
+    BROWS(1.56, 0.54),
+    NOSE(2.51, 0.80),
+    MOUTH(0.77, 0.96),
+    CHIN(1.98, 0.23),
+    JAW(3.79, 0.01),
     CROWN(-0.26, 0.29),
-    HAIR_TOP(4.31, 0.29),
-    HAIRLINE(0.25, 0.20),
-    SIDES(-0.77, 0.27),
-    NECK(1.00, 1.15),
-    SOLE(1.89, 1.90),
-    BODY(-0.47, 1.11);
+    HAIR_TOP(5.11, 0.28),
+    HAIRLINE(2.04, 0.76),
+    SIDES(-0.18, 0.91),
+    NECK(3.21, 1.70),
+    SOLE(3.70, 0.79),
+    BODY(0.55, 1.59);
 
     private final double constant;
     private final double weight;
@@ -110,8 +108,11 @@ final class Confidence {
    */
   private static final double UNLIKE = 0.7;
 
-  /** Score and half the odds at which a pair is as likely no face as one: noise stays below 3. */
-  private static final double EVEN_FACE = 5.5;
+  /**
+   * Score and half the odds at which a pair is as likely no face as one: noise stays below 3, drawn
+   * heads that score 4.4 are right.
+   */
+  private static final double EVEN_FACE = 4.5;
 
   /** Log odds of a face beyond which it is no surer. */
   private static final double SUREST_FACE = 8;
@@ -162,6 +163,10 @@ final class Confidence {
       case CHEEK_L, CHEEK_R -> Weights.CHEEK;
       case JAW_L, JAW_R -> Weights.JAW;
       case CROWN -> Weights.CROWN;
+      case HAIRLINE -> Weights.HAIRLINE;
+      case NOSE_TOP -> Weights.NOSE_TOP;
+      case EAR_L_TOP, EAR_L_BASE, EAR_R_TOP, EAR_R_BASE -> Weights.EAR;
+      case HAIR_L, HAIR_R -> Weights.HAIR_SIDE;
       default -> Weights.LID;
     };
   }

@@ -4,18 +4,23 @@ import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mood;
+import penmirror.core.figure.Turn;
 import penmirror.core.geometry.Point;
 import penmirror.core.proposal.net.ConvNet;
 
 /**
- * Four small nets, each taught where a few landmarks lie in a square of a face: one sees all of it,
- * the others an eye, the mouth, the nose. Taught by {@code FaceLessons} (benchmark) on drawn heads
- * alone; docs/proposals.md says on how many and how well it holds on others.
+ * Small nets, each taught what a square of a face shows: whether it is a face and where its
+ * landmarks lie, how the head is turned, which mood it wears. One sees the face, one the whole
+ * head, others an eye, a brow, the mouth, the nose. Taught by {@code FaceLessons} (benchmark) on
+ * drawn heads alone; docs/proposals.md says on how many and how well it holds on others.
  */
 public final class FaceNets {
   /** Lightness spreads that are smaller count as this: paper is not made a face. */
@@ -36,8 +41,8 @@ public final class FaceNets {
   public enum Kind {
     /** A face round two eyes; the first number it gives is the log odds that it is one. */
     FACE(
-        48,
-        16,
+        new Square(48, 16, 0.4),
+        1,
         0.25,
         96,
         Landmark.EYE_L_OUTER,
@@ -48,51 +53,73 @@ public final class FaceNets {
         Landmark.MOUTH_R,
         Landmark.NOSE_BASE,
         Landmark.CHIN),
+    /** All of a head; the first numbers are log odds of the ways it may be turned. */
+    HEAD(
+        new Square(48, 10, -0.2),
+        Turn.values().length,
+        0.25,
+        128,
+        Landmark.BROW_L_OUTER,
+        Landmark.BROW_L_INNER,
+        Landmark.BROW_R_INNER,
+        Landmark.BROW_R_OUTER,
+        Landmark.CHEEK_L,
+        Landmark.CHEEK_R,
+        Landmark.JAW_L,
+        Landmark.JAW_R,
+        Landmark.CHIN,
+        Landmark.CROWN,
+        Landmark.HAIRLINE,
+        Landmark.NOSE_TOP,
+        Landmark.EAR_L_TOP,
+        Landmark.EAR_L_BASE,
+        Landmark.EAR_R_TOP,
+        Landmark.EAR_R_BASE,
+        Landmark.HAIR_L,
+        Landmark.HAIR_R),
     /** The eye on the left of the picture; that on the right is turned over first. */
     EYE(
-        32,
-        28,
+        new Square(32, 28, 0),
+        0,
         0.1,
         64,
         Landmark.EYE_L_OUTER,
         Landmark.EYE_L_INNER,
         Landmark.EYE_L_TOP,
         Landmark.EYE_L_BOTTOM),
+    /** The brow on the left; that on the right is turned over first. */
+    BROW(new Square(32, 24, 0), 0, 0.1, 64, Landmark.BROW_L_OUTER, Landmark.BROW_L_INNER),
     MOUTH(
-        32,
-        20,
+        new Square(32, 20, 0),
+        0,
         0.15,
         64,
         Landmark.MOUTH_L,
         Landmark.MOUTH_R,
         Landmark.MOUTH_TOP,
         Landmark.MOUTH_BOTTOM),
-    NOSE(32, 20, 0.15, 64, Landmark.NOSE_BASE);
+    NOSE(new Square(32, 20, 0), 0, 0.15, 64, Landmark.NOSE_BASE),
+    /** A face again; what it gives are log odds of the moods. */
+    MOOD(new Square(48, 16, 0.4), Mood.values().length, 1, 96);
 
     private static final List<Integer> CONVOLUTIONS = List.of(12, 24, 32);
 
-    private final int side;
-    private final double perUnit;
+    private final Square square;
+    private final int first;
     private final double step;
     private final int hidden;
     private final List<Landmark> landmarks;
 
-    Kind(int side, double perUnit, double step, int hidden, Landmark... landmarks) {
-      this.side = side;
-      this.perUnit = perUnit;
+    Kind(Square square, int first, double step, int hidden, Landmark... landmarks) {
+      this.square = square;
+      this.first = first;
       this.step = step;
       this.hidden = hidden;
       this.landmarks = List.of(landmarks);
     }
 
-    /** Numbers across and down. */
-    public int side() {
-      return side;
-    }
-
-    /** Numbers to a distance between the eyes. */
-    public double perUnit() {
-      return perUnit;
+    public Square square() {
+      return square;
     }
 
     /** Distance between the eyes that one stands for in what the net gives. */
@@ -107,17 +134,35 @@ public final class FaceNets {
 
     /** Numbers before those of the landmarks. */
     public int first() {
-      return this == FACE ? 1 : 0;
+      return first;
+    }
+
+    /** Whether it sees the face or the head as a whole, wherever its parts are. */
+    public boolean isWhole() {
+      return this == FACE || this == HEAD || this == MOOD;
+    }
+
+    /** Whether it sees a part on the left, and that on the right turned over. */
+    public boolean isOfOneSide() {
+      return this == EYE || this == BROW;
     }
 
     /** A net of its build that was taught nothing. */
     public ConvNet untaught() {
-      return ConvNet.empty(side, CHANNELS, CONVOLUTIONS, hidden, first() + 2 * landmarks.size());
+      return ConvNet.empty(
+          square.side(), CHANNELS, CONVOLUTIONS, hidden, first + 2 * landmarks.size());
     }
   }
 
-  /** The middle of a face below its eyes, in distances between them. */
-  public static final double FACE_MIDDLE = 0.4;
+  /**
+   * What a net is shown.
+   *
+   * @param side numbers across and down
+   * @param perUnit numbers to a distance between the eyes
+   * @param below how far its middle lies below the eyes, in distances between them; nought for a
+   *     part, whose own middle it is
+   */
+  public record Square(int side, double perUnit, double below) {}
 
   private FaceNets() {}
 
@@ -147,10 +192,22 @@ public final class FaceNets {
   /**
    * What a net says.
    *
-   * @param odds log odds that this is a face; nought for a part of one
+   * @param first log odds, as many as its kind gives before the landmarks
    * @param places by landmark, in the frame of the eyes
    */
-  record Said(double odds, Map<Landmark, Point> places) {
+  record Said(List<Double> first, Map<Landmark, Point> places) {
+    /** That it is a face at all. */
+    double odds() {
+      return first.get(0);
+    }
+
+    /** Of each of the ways that exclude each other; they add up to 1. */
+    List<Double> chances() {
+      double most = Collections.max(first);
+      double sum = first.stream().mapToDouble(odds -> Math.exp(odds - most)).sum();
+      return first.stream().map(odds -> Math.exp(odds - most) / sum).toList();
+    }
+
     Point place(Landmark landmark) {
       return places.getOrDefault(landmark, new Point(0, 0));
     }
@@ -165,12 +222,17 @@ public final class FaceNets {
     return net;
   }
 
+  /** A face or a head, whose square lies where its kind has it. */
+  static Said ask(Kind kind, Ground ground, EyeFrame frame) {
+    return ask(kind, ground, frame, new Point(0, kind.square().below()), false);
+  }
+
   /**
    * @param middle of the square, in the frame
    * @param isTurnedOver left to right; then the landmarks are those of the other side
    */
   static Said ask(Kind kind, Ground ground, EyeFrame frame, Point middle, boolean isTurnedOver) {
-    float[] given = net(kind).of(square(kind, ground, frame, middle, isTurnedOver));
+    float[] given = net(kind).of(square(kind.square(), ground, frame, middle, isTurnedOver));
     Map<Landmark, Point> places = new EnumMap<>(Landmark.class);
     for (int i = 0; i < kind.landmarks().size(); i++) {
       Landmark landmark = kind.landmarks().get(i);
@@ -180,26 +242,30 @@ public final class FaceNets {
           isTurnedOver ? landmark.mirrored() : landmark,
           middle.plus(new Point(isTurnedOver ? -u : u, v)));
     }
-    return new Said(kind.first() == 1 ? given[0] : 0, places);
+    List<Double> first = new ArrayList<>();
+    for (int i = 0; i < kind.first(); i++) {
+      first.add((double) given[i]);
+    }
+    return new Said(first, places);
   }
 
   /** What the net sees: means over what one number covers. */
   private static float[] square(
-      Kind kind, Ground ground, EyeFrame frame, Point middle, boolean isTurnedOver) {
-    int side = kind.side();
-    double half = side / 2.0 / kind.perUnit();
+      Square square, Ground ground, EyeFrame frame, Point middle, boolean isTurnedOver) {
+    int side = square.side();
+    double half = side / 2.0 / square.perUnit();
     double[] sides = {middle.x() - half, middle.y() - half, middle.x() + half, middle.y() + half};
-    CloseUp closeUp = CloseUp.of(ground, frame, sides, kind.perUnit());
+    CloseUp closeUp = CloseUp.of(ground, frame, sides, square.perUnit());
     Point origin = closeUp.fromWorking(ground, frame.at(middle.x(), middle.y()));
     Point across = closeUp.fromWorking(ground, frame.at(middle.x() + 1, middle.y())).minus(origin);
     Point down = closeUp.fromWorking(ground, frame.at(middle.x(), middle.y() + 1)).minus(origin);
-    int samples = samples(across.length() / kind.perUnit());
+    int samples = samples(across.length() / square.perUnit());
     float[][] values = new float[CHANNELS][side * side];
     for (int i = 0; i < side * side; i++) {
       double[] sum = new double[CHANNELS];
       for (int s = 0; s < samples * samples; s++) {
-        double u = (i % side - side / 2.0 + (s % samples + 0.5) / samples) / kind.perUnit();
-        double v = (i / side - side / 2.0 + (s / samples + 0.5) / samples) / kind.perUnit();
+        double u = (i % side - side / 2.0 + (s % samples + 0.5) / samples) / square.perUnit();
+        double v = (i / side - side / 2.0 + (s / samples + 0.5) / samples) / square.perUnit();
         double turned = isTurnedOver ? -u : u;
         double x = origin.x() + turned * across.x() + v * down.x();
         double y = origin.y() + turned * across.y() + v * down.y();

@@ -141,6 +141,7 @@ final class FaceProposal {
       LearnedShape.Place place,
       double likeness) {
     double known = Confidence.ofLearnedSpread(place.spread() / headUnits);
+    // Under a hat a crown is seen too high: the marked ones tell it better.
     if (found == null || landmark == Landmark.CROWN) {
       return new Proposal.Proposed(expected, known);
     }
@@ -159,10 +160,7 @@ final class FaceProposal {
               found.place(), Confidence.agreeing(confidence(landmark, found), off, likeness))
           : new Proposal.Proposed(expected, known);
     }
-    double seenSpread =
-        landmark == Landmark.CHIN
-            ? 0.09
-            : landmark == Landmark.CHEEK_L || landmark == Landmark.CHEEK_R ? 0.2 : 0.25;
+    double seenSpread = seenSpread(landmark);
     double seenWeight = 1 / (seenSpread * seenSpread);
     double knownWeight = 1 / (place.spread() * place.spread());
     Point blended =
@@ -172,6 +170,17 @@ final class FaceProposal {
             .plus(expected.times(knownWeight / (seenWeight + knownWeight)));
     double spread = Math.sqrt(1 / (seenWeight + knownWeight));
     return new Proposal.Proposed(blended, Confidence.ofLearnedSpread(spread / headUnits));
+  }
+
+  /** How far off the nets see what is no eye, brow, mouth or nose, in eye distances. */
+  private static double seenSpread(Landmark landmark) {
+    return switch (landmark) {
+      case CHIN, CHEEK_L, CHEEK_R -> 0.08;
+      case JAW_L, JAW_R -> 0.12;
+      case HAIRLINE, EAR_L_TOP, EAR_L_BASE, EAR_R_TOP, EAR_R_BASE -> 0.1;
+      case HAIR_L, HAIR_R, NOSE_TOP -> 0.15;
+      default -> 0.25;
+    };
   }
 
   /** Robust: points that lie far off count little. */

@@ -1,6 +1,8 @@
 package penmirror.core.proposal;
 
 import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Set;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Side;
 import penmirror.core.geometry.Point;
@@ -34,6 +36,19 @@ final class FaceReader {
 
   /** What speaks for a part that nothing but a net sees. */
   private static final double ONLY_TAUGHT = -0.8;
+
+  /** Two chins no farther apart are one, in eye distances. */
+  private static final double CHINS_ALIKE = 0.2;
+
+  /** What the chin that was read counts against the one that the nets see. */
+  private static final double READ_CHIN = 0.6;
+
+  private static final Set<Landmark> BROWS =
+      EnumSet.of(
+          Landmark.BROW_L_OUTER,
+          Landmark.BROW_L_INNER,
+          Landmark.BROW_R_INNER,
+          Landmark.BROW_R_OUTER);
 
   /** Where mouth and nose are expected, shares of the way to the chin. */
   record Expected(
@@ -84,6 +99,7 @@ final class FaceReader {
     new BrowReader(grid, draft).read();
     cheeksAndJaw(lower.outline());
     hairAndCrown(lower.outline());
+    headAsTaught();
     return new Face(eyes, draft.found(), lower.outline(), lower.score());
   }
 
@@ -103,12 +119,33 @@ final class FaceReader {
     }
   }
 
+  /**
+   * Brows as they were read where the nets see them there too, the chin between where both have it
+   * if they agree; the rest of the head as the nets see it.
+   */
+  private void headAsTaught() {
+    Point chin = draft.place(Landmark.CHIN);
+    Point seen = taught.place(Landmark.CHIN);
+    for (Landmark landmark : FaceNets.Kind.HEAD.landmarks()) {
+      if (!BROWS.contains(landmark) || !isThere(landmark)) {
+        draft.put(landmark, taught.place(landmark), ONLY_TAUGHT, false);
+      }
+    }
+    if (chin.distanceTo(seen) <= CHINS_ALIKE) {
+      Point between = chin.times(READ_CHIN).plus(seen.times(1 - READ_CHIN));
+      draft.put(Landmark.CHIN, between, 0, false);
+    }
+  }
+
+  private boolean isThere(Landmark landmark) {
+    Face.Found read = draft.found().get(landmark);
+    return read != null && read.place().distanceTo(taught.place(landmark)) <= ALIKE;
+  }
+
   private boolean stands(double clear, Landmark... landmarks) {
     Face.Found first = draft.found(landmarks[0]);
     boolean isClear = taught.odds() < LIKE_TAUGHT && first.evidence() > clear;
-    boolean isThere =
-        Arrays.stream(landmarks).allMatch(l -> draft.place(l).distanceTo(taught.place(l)) <= ALIKE);
-    return !first.generic() && (isClear || isThere);
+    return !first.generic() && (isClear || Arrays.stream(landmarks).allMatch(this::isThere));
   }
 
   private void cheeksAndJaw(Outline outline) {

@@ -9,6 +9,7 @@ import penmirror.core.figure.Framing;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 
@@ -18,6 +19,8 @@ import penmirror.core.figure.View;
  * @param view empty where no figure stands out
  * @param framing empty where no figure stands out
  * @param turn empty where the figure looks ahead or nothing tells
+ * @param moods the chance of each that the face may wear, by the face alone; empty where none is
+ *     seen from the front or in three-quarter view
  * @param proposal the landmarks, for the view that is most likely
  * @param figures where there are several that stand free of each other, from left to right; else
  *     none
@@ -26,20 +29,22 @@ public record FirstSight(
     Optional<Seen<View>> view,
     Optional<Seen<Framing>> framing,
     Optional<Seen<Turn>> turn,
+    Map<Mood, Double> moods,
     Proposal proposal,
     List<Proposal.Box> figures) {
 
   public FirstSight {
+    moods = Map.copyOf(moods);
     figures = List.copyOf(figures);
   }
 
-  /** Of one figure. */
+  /** Of one figure, of whose mood nothing is seen. */
   public FirstSight(
       Optional<Seen<View>> view,
       Optional<Seen<Framing>> framing,
       Optional<Seen<Turn>> turn,
       Proposal proposal) {
-    this(view, framing, turn, proposal, List.of());
+    this(view, framing, turn, Map.of(), proposal, List.of());
   }
 
   /**

@@ -37,7 +37,9 @@ final class HeadView {
           "score-squared",
           "aside-squared",
           "half-lit-aside",
-          "half-lit-score");
+          "half-lit-score",
+          "face-odds",
+          "turned");
 
   /** Of a whole figure's height; the head is sought above. */
   private static final double UPPER = 0.5;
@@ -56,12 +58,18 @@ final class HeadView {
 
   private static final double BEST_SCORE = 14;
 
+  /** Log odds beyond which a net is no surer. */
+  private static final double MOST_ODDS = 8;
+
+  private static final double LEAST_CHANCE = 1e-4;
+
   private final Proposer.Sought sought;
   private final Ground ground;
   private final int[] from;
   private final int[] to;
   private final Head head;
   private final Optional<Face> face;
+  private final Optional<TaughtFace> taught;
   private final double[] features;
 
   /**
@@ -86,7 +94,9 @@ final class HeadView {
     to = new int[ground.height];
     runs();
     head = box();
-    face = sought.pairs().stream().findFirst().map(this::face);
+    Optional<EyePair> best = sought.pairs().stream().findFirst();
+    taught = best.map(eyes -> TaughtFace.of(ground, eyes.frame()));
+    face = best.flatMap(eyes -> taught.map(seen -> face(eyes, seen)));
     features = read();
   }
 
@@ -94,10 +104,9 @@ final class HeadView {
     return new HeadView(sought);
   }
 
-  private Face face(EyePair eyes) {
+  private Face face(EyePair eyes, TaughtFace seen) {
     FaceGrid grid = new FaceGrid(ground, eyes, View.FRONT);
-    TaughtFace taught = TaughtFace.of(ground, eyes.frame());
-    return FaceReader.read(ground, eyes, grid, taught, Outline.Prior.ANY, FaceReader.Expected.ANY);
+    return FaceReader.read(ground, eyes, grid, seen, Outline.Prior.ANY, FaceReader.Expected.ANY);
   }
 
   double[] features() {
@@ -190,7 +199,15 @@ final class HeadView {
     f[20] = f[7] * f[7];
     f[21] = f[18] * f[7];
     f[22] = f[18] * f[1];
+    f[23] = within(taught.map(TaughtFace::odds).orElse(0.0));
+    double ahead = taught.map(seen -> seen.turned(Turn.AHEAD)).orElse(0.5);
+    f[24] = within(Math.log((1 - ahead + LEAST_CHANCE) / (ahead + LEAST_CHANCE)));
     return f;
+  }
+
+  /** Log odds as a share of the most that count, −1 to 1. */
+  private static double within(double odds) {
+    return Math.max(-MOST_ODDS, Math.min(MOST_ODDS, odds)) / MOST_ODDS;
   }
 
   private double middleOfMouth() {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Side;
 import penmirror.core.figure.View;
 import penmirror.core.geometry.Point;
@@ -25,7 +26,7 @@ import penmirror.core.raster.Picture;
  */
 public final class Proposer {
   /** Raised when the same picture would be seen otherwise. */
-  public static final int ALGORITHM_VERSION = 2;
+  public static final int ALGORITHM_VERSION = 3;
 
   /** Pairs whose whole face is read before one is chosen, once faces are marked. */
   private static final int FACES_READ = 2;
@@ -89,8 +90,29 @@ public final class Proposer {
         told.view(),
         FramingReader.read(ground, told, proposal),
         told.turn(),
+        moods(sought, proposal),
         proposal,
         SeveralFigures.of(ground));
+  }
+
+  /** Of the face round the eyes that are proposed, where the likeliest pair looks like a face. */
+  private static Map<Mood, Double> moods(Sought sought, Proposal proposal) {
+    Optional<EyePair> likeliest = sought.pairs().stream().findFirst();
+    Optional<Point> left = eye(sought.whole(), proposal, Side.LEFT);
+    Optional<Point> right = eye(sought.whole(), proposal, Side.RIGHT);
+    if (likeliest.filter(eyes -> eyes.face() > 0).isEmpty() || left.isEmpty() || right.isEmpty()) {
+      return Map.of();
+    }
+    return TaughtFace.moods(sought.whole(), new EyeFrame(left.get(), right.get()));
+  }
+
+  /** Its middle, in working pixels. */
+  private static Optional<Point> eye(Ground ground, Proposal proposal, Side side) {
+    Proposal.Proposed outer = proposal.points().get(side.of(Landmark.EYE_L_OUTER));
+    Proposal.Proposed inner = proposal.points().get(side.of(Landmark.EYE_L_INNER));
+    return outer == null || inner == null
+        ? Optional.empty()
+        : Optional.of(ground.toWorking(outer.place().midpointTo(inner.place())));
   }
 
   private Proposal propose(Ground ground, Marks known, Optional<Sought> sought) {
@@ -225,7 +247,7 @@ public final class Proposer {
       TaughtFace taught = TaughtFace.of(ground, pair.frame());
       if (orientations.isEmpty()) {
         Face face =
-            FaceReader.read(ground, pair, grid, taught, Outline.Prior.ANY, FaceReader.Expected.ANY);
+            FaceReader.read(ground, pair, grid, taught, taught.prior(), FaceReader.Expected.ANY);
         candidates.add(new Candidate(face, TaughtFace.rank(pair), Optional.empty(), 0));
       }
       for (Learned learned : orientations) {

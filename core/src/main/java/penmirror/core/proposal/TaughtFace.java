@@ -6,16 +6,19 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import penmirror.core.figure.Landmark;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Side;
+import penmirror.core.figure.Turn;
 import penmirror.core.geometry.Point;
 
 /**
  * What the nets see of a face round a pair of eyes; and which pairs they see a face round.
  *
  * @param odds log odds that it is a face
+ * @param turns the chance of each way it may be turned
  * @param places in the frame of the pair
  */
-record TaughtFace(double odds, Map<Landmark, Point> places) {
+record TaughtFace(double odds, Map<Turn, Double> turns, Map<Landmark, Point> places) {
   /** Pairs that are looked at, the likeliest by their weights. */
   private static final int ASKED = 30;
 
@@ -41,7 +44,18 @@ record TaughtFace(double odds, Map<Landmark, Point> places) {
   /** An eye's height where only its corners are known, of its width. */
   private static final double FLAT = 0.6;
 
+  /** Half a face and the way down to a chin are at least so long. */
+  private static final double LEAST_HALF = 0.3;
+
+  private static final double LEAST_CHIN = 0.4;
+
+  /** How far an outline may lie off what the nets see, as a share and in eye distances. */
+  private static final double PRIOR_SPREAD = 0.08;
+
+  private static final double PRIOR_SHIFT = 0.12;
+
   TaughtFace {
+    turns = new EnumMap<>(turns);
     places = new EnumMap<>(places);
   }
 
@@ -51,37 +65,83 @@ record TaughtFace(double odds, Map<Landmark, Point> places) {
 
   /** Everything they see once the eyes are known. */
   static TaughtFace of(Ground ground, EyeFrame frame) {
+    FaceNets.Said head = FaceNets.ask(FaceNets.Kind.HEAD, ground, frame);
     FaceNets.Said face = whole(ground, frame);
     Map<Landmark, Point> places = new EnumMap<>(Landmark.class);
+    places.putAll(head.places());
     places.putAll(face.places());
     for (Side side : Side.values()) {
-      Landmark outer = side.of(Landmark.EYE_L_OUTER);
-      Landmark inner = side.of(Landmark.EYE_L_INNER);
-      places.putAll(part(FaceNets.Kind.EYE, ground, frame, face, outer, inner, side == Side.RIGHT));
+      places.putAll(ofSide(FaceNets.Kind.EYE, ground, frame, face, side));
+      places.putAll(ofSide(FaceNets.Kind.BROW, ground, frame, head, side));
     }
     Landmark left = Landmark.MOUTH_L;
     Landmark right = Landmark.MOUTH_R;
-    places.putAll(part(FaceNets.Kind.MOUTH, ground, frame, face, left, right, false));
+    places.putAll(part(FaceNets.Kind.MOUTH, ground, frame, face, left, right));
     Landmark nose = Landmark.NOSE_BASE;
-    places.putAll(part(FaceNets.Kind.NOSE, ground, frame, face, nose, nose, false));
-    return new TaughtFace(face.odds(), places);
+    places.putAll(part(FaceNets.Kind.NOSE, ground, frame, face, nose, nose));
+    Map<Turn, Double> turns = new EnumMap<>(Turn.class);
+    for (Turn turn : Turn.values()) {
+      turns.put(turn, head.chances().get(turn.ordinal()));
+    }
+    return new TaughtFace(face.odds(), turns, places);
+  }
+
+  /**
+   * What the outline of the lower face is like before it is looked at closely; anything, where the
+   * face is none like those that the nets were taught on.
+   */
+  Outline.Prior prior() {
+    if (odds < FaceReader.LIKE_TAUGHT) {
+      return Outline.Prior.ANY;
+    }
+    Point chin = place(Landmark.CHIN);
+    double wide = place(Landmark.CHEEK_R).x() - place(Landmark.CHEEK_L).x();
+    return new Outline.Prior(
+        Math.max(LEAST_HALF, wide / 2),
+        PRIOR_SPREAD,
+        Math.max(LEAST_CHIN, chin.y()),
+        PRIOR_SPREAD,
+        chin.x(),
+        PRIOR_SHIFT);
+  }
+
+  /** The chance that it looks this way. */
+  double turned(Turn turn) {
+    return turns.getOrDefault(turn, 0.0);
+  }
+
+  /** The chance of each mood that it may wear. */
+  static Map<Mood, Double> moods(Ground ground, EyeFrame frame) {
+    List<Double> chances = FaceNets.ask(FaceNets.Kind.MOOD, ground, frame).chances();
+    Map<Mood, Double> moods = new EnumMap<>(Mood.class);
+    for (Mood mood : Mood.values()) {
+      moods.put(mood, chances.get(mood.ordinal()));
+    }
+    return moods;
   }
 
   private static FaceNets.Said whole(Ground ground, EyeFrame frame) {
-    return FaceNets.ask(
-        FaceNets.Kind.FACE, ground, frame, new Point(0, FaceNets.FACE_MIDDLE), false);
+    return FaceNets.ask(FaceNets.Kind.FACE, ground, frame);
   }
 
-  /** Looked at where the face has it, and once more where it was seen then. */
+  /** An eye or a brow, between its two ends. */
+  private static Map<Landmark, Point> ofSide(
+      FaceNets.Kind kind, Ground ground, EyeFrame frame, FaceNets.Said whole, Side side) {
+    Landmark outer = side.of(kind.landmarks().get(0));
+    Landmark inner = side.of(kind.landmarks().get(1));
+    return part(kind, ground, frame, whole, outer, inner);
+  }
+
+  /** Looked at where the whole has it, and once more where it was seen then. */
   private static Map<Landmark, Point> part(
       FaceNets.Kind kind,
       Ground ground,
       EyeFrame frame,
-      FaceNets.Said face,
+      FaceNets.Said whole,
       Landmark one,
-      Landmark other,
-      boolean isTurnedOver) {
-    FaceNets.Said said = face;
+      Landmark other) {
+    boolean isTurnedOver = kind.isOfOneSide() && !kind.landmarks().contains(one);
+    FaceNets.Said said = whole;
     for (int i = 0; i < STEPS; i++) {
       Point middle = said.place(one).midpointTo(said.place(other));
       said = FaceNets.ask(kind, ground, frame, middle, isTurnedOver);

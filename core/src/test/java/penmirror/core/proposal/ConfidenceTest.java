@@ -45,13 +45,15 @@ class ConfidenceTest {
     assertThat(before).isPositive();
   }
 
-  /** Eyes are what marked faces help most with; hair and ears are each head's own. */
+  /**
+   * Eyes are what marked faces help most with; of hair, each head's own, they make nothing surer.
+   */
   @Test
   void markedFiguresMakeEyesSurerThanHair() {
     double eye = Confidence.withMarked(Landmark.EYE_L_OUTER, 0.7);
     double hair = Confidence.withMarked(Landmark.HAIR_L, 0.7);
     assertThat(eye).isGreaterThan(0.8);
-    assertThat(hair).isLessThan(0.45);
+    assertThat(hair).isLessThan(0.7);
     assertThat(Confidence.withMarked(Landmark.SHOULDER_L, 0.08)).isLessThan(0.1);
   }
 

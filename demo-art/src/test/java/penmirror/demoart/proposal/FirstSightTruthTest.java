@@ -4,16 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import penmirror.core.figure.Framing;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.proposal.FirstSight;
 import penmirror.core.proposal.Proposer;
 import penmirror.core.proposal.ToAsk;
 import penmirror.core.raster.Picture;
+import penmirror.core.style.MoodReader;
 import penmirror.demoart.studio.Commission;
 import penmirror.demoart.studio.DemoStudio;
 import penmirror.demoart.studio.Illustration;
@@ -101,6 +104,31 @@ class FirstSightTruthTest {
     List<Look> turned = LOOKS.stream().filter(Look::isTurned).toList();
     assertThat(turned.size()).isEqualTo(18);
     assertThat(turned.stream().filter(Look::isTurnRight).count()).isGreaterThanOrEqualTo(17);
+  }
+
+  /** By a look at the face alone, of whoever is not seen from the side. */
+  @Test
+  void moodsAreTold() {
+    MoodReader reader = MoodReader.of(List.of());
+    int asked = 0;
+    int right = 0;
+    int told = 0;
+    int toldRight = 0;
+    for (Look look : LOOKS) {
+      Optional<Mood> truth = Mood.ofWord(look.commission().mood().word());
+      if (truth.isPresent() && look.commission().view() != View.SIDE) {
+        Map<Mood, Double> face = look.seen().moods();
+        Optional<Mood> likeliest = reader.read(Map.of(), face).map(MoodReader.Guess::mood);
+        Optional<Mood> said = reader.told(Map.of(), face);
+        asked++;
+        right += likeliest.equals(truth) ? 1 : 0;
+        told += said.isPresent() ? 1 : 0;
+        toldRight += said.isPresent() && said.equals(truth) ? 1 : 0;
+      }
+    }
+    assertThat(asked).isEqualTo(39);
+    assertThat(right / (double) asked).isGreaterThanOrEqualTo(0.7);
+    assertThat(toldRight / (double) told).isGreaterThanOrEqualTo(0.85);
   }
 
   /** A head alone takes few answers, and is never asked for what lies below it. */

@@ -101,7 +101,7 @@ class ProposalTruthTest {
   @Test
   void markedWorksTellWhatPixelsCannot() {
     List<Landmark> unseen =
-        List.of(Landmark.HAIRLINE, Landmark.JAW_L, Landmark.JAW_R, Landmark.CHEEK_L);
+        List.of(Landmark.NECK_L, Landmark.NECK_R, Landmark.SHOULDER_L, Landmark.SHOULDER_R);
     Map<Landmark, List<Double>> alone = new EnumMap<>(Landmark.class);
     Map<Landmark, List<Double>> learned = new EnumMap<>(Landmark.class);
     for (Illustration work : afterThree(OWN_FRONT)) {
