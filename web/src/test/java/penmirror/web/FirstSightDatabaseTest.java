@@ -19,6 +19,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
@@ -32,6 +33,7 @@ import penmirror.core.figure.Framing;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.file.PngWriter;
@@ -77,6 +79,18 @@ class FirstSightDatabaseTest extends DatabaseTest {
     assertThat(evidence.of(work).marks().landmarks()).containsKey(Landmark.CHIN);
     assertThat(evidence.of(work).marks().confirmed().isEmpty()).isTrue();
     assertThat(markings.newest(work.id(), work.view()).version()).isZero();
+  }
+
+  /** Of the only work of a study, whose hand nobody knows yet: by a look at its face. */
+  @Test
+  void theMoodOfAFaceIsSeen() {
+    Work laughing = seen(DrawnWork.of(DemoStudio.odileMarrow().sources().get(4), SMALL));
+    Map<Mood, Double> moods = sights.of(laughing.id()).orElseThrow().seen().moods();
+    assertThat(moods).containsOnlyKeys(Mood.values());
+    assertThat(moods.values().stream().mapToDouble(Double::doubleValue).sum())
+        .isBetween(0.99, 1.01);
+    assertThat(sights.moodsOf(study)).containsExactly(Map.entry(laughing.id(), moods));
+    assertThat(sheets.load(studies.require(study)).guessedMood(laughing)).contains(Mood.GLAD);
   }
 
   /** A profile that came in as if from the front is taken for what it is. */

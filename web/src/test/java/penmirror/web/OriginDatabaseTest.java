@@ -15,6 +15,7 @@ import static penmirror.web.storage.generated.Tables.FIGURE_STROKE;
 
 import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.util.List;
 import org.jooq.JSONB;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -22,7 +23,13 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import penmirror.core.colour.Role;
 import penmirror.core.figure.View;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.PixelReadings;
+import penmirror.core.measure.RoleTones;
+import penmirror.core.measure.region.RoleMeasures;
+import penmirror.web.evidence.EvidenceFinder;
 import penmirror.web.evidence.FigureEditStore;
 import penmirror.web.evidence.PixelReadingStore;
 import penmirror.web.gather.Intake;
@@ -36,13 +43,15 @@ class OriginDatabaseTest extends DatabaseTest {
   @Autowired WorkStore works;
   @Autowired FigureEditStore edits;
   @Autowired PixelReadingStore readings;
+  @Autowired EvidenceFinder evidence;
 
   private String work;
+  private long study;
   private long id;
 
   @BeforeEach
   void takeAPicture() {
-    long study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
+    study = studies.begin("The Lantern Barge", "Odile Marrow", "to learn", "by hand");
     id =
         ((Intake.Taken)
                 intake.take(study, source(1).png(), Work.Role.SOURCE, "Pell", "", View.FRONT))
@@ -239,6 +248,35 @@ class OriginDatabaseTest extends DatabaseTest {
         .andExpect(content().string(containsString(">–<")));
     mvc.perform(post(work + "/roles/forget").with(csrf()).param("role", "background"))
         .andExpect(content().string(containsString("None found")));
+  }
+
+  /** Paper called skin is what the rules have of the skin, until the name is taken back. */
+  @Test
+  void whatIsNamedSkinCountsBeforeWhatWasFound() throws Exception {
+    await()
+        .atMost(Duration.ofSeconds(60))
+        .until(() -> readings.progress(id).state() == PixelReadingStore.State.READ);
+    List<RoleTones> found = pixels().roles();
+    assertThat(found).extracting(RoleTones::role).contains(Role.SKIN);
+    double step = pixels().estimate(RoleMeasures.SKIN.lightness()).orElseThrow().value();
+    mvc.perform(pick("Skin", 5, 5)).andExpect(content().string(containsString("counts before")));
+    RoleTones named = pixels().roles().get(0);
+    assertThat(named.role()).isEqualTo(Role.SKIN);
+    assertThat(named.tones().base().lightness()).isGreaterThan(0.9);
+    assertThat(named.tones().base().chroma()).isLessThan(0.03);
+    assertThat(named.place()).isEqualTo(new Point(5, 5));
+    // Paper has no shadow: the skin has no step any more.
+    assertThat(pixels().estimate(RoleMeasures.SKIN.lightness())).isEmpty();
+    assertThat(evidence.ofStudy(study, List.of(works.require(study, id))).get(id).pixels())
+        .contains(pixels());
+    mvc.perform(post(work + "/roles/forget").with(csrf()).param("role", "Skin"));
+    assertThat(pixels().roles()).isEqualTo(found);
+    assertThat(pixels().estimate(RoleMeasures.SKIN.lightness()).orElseThrow().value())
+        .isEqualTo(step);
+  }
+
+  private PixelReadings pixels() {
+    return evidence.of(works.require(study, id)).pixels().orElseThrow();
   }
 
   @Test

@@ -49,8 +49,18 @@ public final class AttemptScorer {
    * @param said what the user said of the picture; its framing is not heeded
    */
   public Asked asked(Evidence attempt, Portrayal said, Optional<AttemptStage> saidStage) {
+    return asked(attempt, said, saidStage, Map.of());
+  }
+
+  /**
+   * @param face what a look at its face says: the chance of each mood
+   */
+  public Asked asked(
+      Evidence attempt, Portrayal said, Optional<AttemptStage> saidStage, Map<Mood, Double> face) {
+    // A look at the face tells more than points that nobody has looked at.
+    Evidence known = face.isEmpty() ? attempt : attempt.withMarks(attempt.marks().confirmed());
     Optional<Mood> mood =
-        said.mood().or(() -> moods.told(MeasuredWork.of("", "", "", attempt).values()));
+        said.mood().or(() -> moods.told(MeasuredWork.of("", "", "", known).values(), face));
     AttemptStage stage =
         saidStage.orElseGet(
             () ->

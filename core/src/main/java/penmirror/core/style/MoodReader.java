@@ -11,7 +11,8 @@ import penmirror.core.statistics.Sample;
 
 /**
  * Tells moods from marks: each face is held against how the same hand draws calm, and the mood
- * whose shifts fit best is told with its chance.
+ * whose shifts fit best is told with its chance. Where a look at the face alone gave chances, they
+ * count beside.
  *
  * <p>The calm face of a hand is found with the moods: first the middle of all its works, then the
  * middle once each is brought back by the mood it seems to show.
@@ -24,6 +25,15 @@ public final class MoodReader {
   private static final int LEAST_WORKS = 3;
 
   private static final int ROUNDS = 4;
+
+  /**
+   * What marks say beside a look at the face: readings of one face hang together, so that their
+   * odds are too high. Set on made-up hands, docs/first-sight.md.
+   */
+  private static final double MARKS_BESIDE_A_LOOK = 0.3;
+
+  /** However sure a look is, it may be wrong this often. */
+  private static final double LEAST_CHANCE = 0.01;
 
   /** From this chance on a mood is told. */
   private static final double SURE = 0.5;
@@ -43,6 +53,14 @@ public final class MoodReader {
    * Learns how a hand draws calm from its works; moods that are said are believed, others sought.
    */
   public static MoodReader of(List<MeasuredWork> works) {
+    return of(works, Map.of());
+  }
+
+  /**
+   * @param faces what a look at the face says of some of the works, by their ids: the chance of
+   *     each mood
+   */
+  public static MoodReader of(List<MeasuredWork> works, Map<String, Map<Mood, Double>> faces) {
     if (works.size() < LEAST_WORKS) {
       return new MoodReader(Map.of());
     }
@@ -50,7 +68,8 @@ public final class MoodReader {
     for (int round = 0; round < ROUNDS; round++) {
       Map<String, Mood> moods = new HashMap<>();
       for (MeasuredWork work : works) {
-        Optional<Mood> found = reader.read(work.values()).map(Guess::mood);
+        Optional<Mood> found =
+            reader.read(work.values(), faces.getOrDefault(work.id(), Map.of())).map(Guess::mood);
         work.shows().mood().or(() -> found).ifPresent(mood -> moods.put(work.id(), mood));
       }
       reader = new MoodReader(calmOf(works, moods));
@@ -83,6 +102,13 @@ public final class MoodReader {
 
   /** The mood that fits best, however little; empty where too little is read. */
   public Optional<Guess> read(Map<Measure, Double> values) {
+    return read(values, Map.of());
+  }
+
+  /**
+   * @param face the chance of each mood by a look at the face; empty where there was none
+   */
+  public Optional<Guess> read(Map<Measure, Double> values, Map<Mood, Double> face) {
     double[] likelihoods = new double[Mood.values().length];
     int readings = 0;
     for (Measure measure : MoodShifts.measures()) {
@@ -98,12 +124,27 @@ public final class MoodReader {
         }
       }
     }
-    return readings < LEAST_READINGS ? Optional.empty() : Optional.of(best(likelihoods));
+    if (readings < LEAST_READINGS && face.isEmpty()) {
+      return Optional.empty();
+    }
+    face.forEach(
+        (mood, chance) ->
+            likelihoods[mood.ordinal()] =
+                MARKS_BESIDE_A_LOOK * likelihoods[mood.ordinal()]
+                    + Math.log(Math.max(LEAST_CHANCE, chance)));
+    return Optional.of(best(likelihoods));
   }
 
   /** The mood where it is likely enough to be told. */
   public Optional<Mood> told(Map<Measure, Double> values) {
-    return read(values).filter(guess -> guess.chance() >= SURE).map(Guess::mood);
+    return told(values, Map.of());
+  }
+
+  /**
+   * @param face as for {@link #read(Map, Map)}
+   */
+  public Optional<Mood> told(Map<Measure, Double> values, Map<Mood, Double> face) {
+    return read(values, face).filter(guess -> guess.chance() >= SURE).map(Guess::mood);
   }
 
   private static Guess best(double[] likelihoods) {

@@ -1,18 +1,29 @@
 package penmirror.web.evidence;
 
+import static org.jooq.impl.DSL.select;
 import static penmirror.web.storage.generated.Tables.ROLE_COLOUR;
+import static penmirror.web.storage.generated.Tables.WORK;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
+import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.OkLab;
+import penmirror.core.colour.Role;
 import penmirror.core.colour.Tones;
+import penmirror.core.geometry.Point;
+import penmirror.core.measure.region.NamedRoles;
+import penmirror.web.storage.generated.tables.records.RoleColourRecord;
 
 /** Keeps the colours of a work by the role they paint. */
 @Repository
@@ -65,13 +76,73 @@ public class RoleStore {
             row ->
                 roles
                     .computeIfAbsent(row.getRole(), role -> new ArrayList<>())
-                    .add(
-                        new Colour(
-                            Tone.valueOf(row.getTone().toUpperCase(Locale.ROOT)),
-                            row.getHex(),
-                            row.getX() != null)));
+                    .add(new Colour(tone(row), row.getHex(), row.getX() != null)));
     roles.values().forEach(colours -> colours.sort(Comparator.comparing(Colour::tone)));
     return roles;
+  }
+
+  private static Tone tone(RoleColourRecord row) {
+    return Tone.valueOf(row.getTone().toUpperCase(Locale.ROOT));
+  }
+
+  /** Of a work, what is named of skin, hair and clothes: it counts before what was found. */
+  List<NamedRoles.Named> judged(long workId) {
+    return judged(ROLE_COLOUR.WORK_ID.eq(workId)).getOrDefault(workId, List.of());
+  }
+
+  /** The same of all works of a study, by work. */
+  Map<Long, List<NamedRoles.Named>> judgedOf(long studyId) {
+    return judged(
+        ROLE_COLOUR.WORK_ID.in(select(WORK.ID).from(WORK).where(WORK.STUDY_ID.eq(studyId))));
+  }
+
+  private Map<Long, List<NamedRoles.Named>> judged(Condition which) {
+    Map<Long, Map<Role, List<RoleColourRecord>>> rows = new LinkedHashMap<>();
+    database
+        .selectFrom(ROLE_COLOUR)
+        .where(which)
+        .forEach(
+            row ->
+                Role.ofName(row.getRole())
+                    .ifPresent(
+                        role ->
+                            rows.computeIfAbsent(row.getWorkId(), id -> new EnumMap<>(Role.class))
+                                .computeIfAbsent(role, of -> new ArrayList<>())
+                                .add(row)));
+    Map<Long, List<NamedRoles.Named>> named = new HashMap<>();
+    rows.forEach(
+        (work, roles) ->
+            roles.forEach(
+                (role, tones) ->
+                    named(role, tones)
+                        .ifPresent(
+                            one -> named.computeIfAbsent(work, id -> new ArrayList<>()).add(one))));
+    return named;
+  }
+
+  /** Empty until its base was picked. */
+  private static Optional<NamedRoles.Named> named(Role role, List<RoleColourRecord> rows) {
+    Map<Tone, OkLab> tones = new EnumMap<>(Tone.class);
+    Map<Tone, Point> places = new EnumMap<>(Tone.class);
+    for (RoleColourRecord row : rows) {
+      tones.put(tone(row), OkLab.from(EncodedSrgb.fromHex(row.getHex())));
+      if (row.getX() != null && row.getY() != null) {
+        places.put(tone(row), new Point(row.getX(), row.getY()));
+      }
+    }
+    OkLab base = tones.get(Tone.BASE);
+    Point at = places.getOrDefault(Tone.SHADOW, places.get(Tone.BASE));
+    return base == null || at == null
+        ? Optional.empty()
+        : Optional.of(
+            new NamedRoles.Named(
+                role,
+                new Tones(
+                    base,
+                    Optional.ofNullable(tones.get(Tone.SHADOW)),
+                    Optional.ofNullable(tones.get(Tone.STRIP)),
+                    Optional.ofNullable(tones.get(Tone.HIGHLIGHT))),
+                at));
   }
 
   /**

@@ -8,6 +8,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -26,6 +27,7 @@ import org.springframework.stereotype.Repository;
 import penmirror.core.figure.Framing;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
+import penmirror.core.figure.Mood;
 import penmirror.core.figure.Turn;
 import penmirror.core.figure.View;
 import penmirror.core.format.FormatException;
@@ -76,6 +78,7 @@ public class SightStore {
     row.set(FIRST_SIGHT.TURN, seen.turn().map(t -> t.what().word()).orElse(null));
     row.set(FIRST_SIGHT.TURN_CHANCE, chance(seen.turn()));
     row.set(FIRST_SIGHT.PROPOSAL, JSONB.valueOf(ProposalJson.write(seen.proposal())));
+    row.set(FIRST_SIGHT.MOODS, writtenMoods(seen.moods()));
     row.set(FIRST_SIGHT.FIGURES, written(seen.figures()));
     row.set(FIRST_SIGHT.SEEN_AT, OffsetDateTime.now(clock));
     database
@@ -140,6 +143,7 @@ public class SightStore {
                       row.get(FIRST_SIGHT.FRAMING),
                       row.get(FIRST_SIGHT.FRAMING_CHANCE)),
                   seen(Turn.class, row.get(FIRST_SIGHT.TURN), row.get(FIRST_SIGHT.TURN_CHANCE)),
+                  readMoods(row.get(FIRST_SIGHT.MOODS)),
                   ProposalJson.read(view, row.get(FIRST_SIGHT.PROPOSAL).data()),
                   read(row.get(FIRST_SIGHT.FIGURES))),
               row.get(FIRST_SIGHT.LEARNED_FROM)));
@@ -148,6 +152,33 @@ public class SightStore {
       LOG.warn("A first sight cannot be used: {}", e.getMessage());
       return Optional.empty();
     }
+  }
+
+  /** What a look at the faces of a study says, by work; only of those whose face was seen. */
+  public Map<Long, Map<Mood, Double>> moodsOf(long studyId) {
+    return database
+        .select(FIRST_SIGHT.WORK_ID, FIRST_SIGHT.MOODS)
+        .from(FIRST_SIGHT)
+        .join(WORK)
+        .on(WORK.ID.eq(FIRST_SIGHT.WORK_ID))
+        .where(WORK.STUDY_ID.eq(studyId), FIRST_SIGHT.MOODS.ne(""))
+        .fetchMap(FIRST_SIGHT.WORK_ID, row -> readMoods(row.get(FIRST_SIGHT.MOODS)));
+  }
+
+  private static String writtenMoods(Map<Mood, Double> moods) {
+    return Arrays.stream(Mood.values())
+        .filter(moods::containsKey)
+        .map(mood -> String.format(Locale.ROOT, "%s=%.4f", mood.word(), moods.get(mood)))
+        .collect(Collectors.joining(";"));
+  }
+
+  private static Map<Mood, Double> readMoods(String written) {
+    Map<Mood, Double> moods = new EnumMap<>(Mood.class);
+    for (String each : written.isEmpty() ? new String[0] : written.split(";")) {
+      String[] parts = each.split("=");
+      Mood.ofWord(parts[0]).ifPresent(mood -> moods.put(mood, Double.parseDouble(parts[1])));
+    }
+    return moods;
   }
 
   private static String written(List<Proposal.Box> figures) {

@@ -10,6 +10,7 @@ import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import penmirror.core.act.Acts;
+import penmirror.core.colour.Role;
 import penmirror.core.format.FigureEditsJson;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
@@ -213,8 +214,10 @@ class OriginPage {
     List<RoleTones> found = evidence.of(work).pixels().map(PixelReadings::roles).orElse(List.of());
     named.forEach((name, colours) -> rows.add(new RoleRow(name, true, cells(colours))));
     for (RoleTones role : found) {
-      String name = text("origin.role." + role.role().word());
-      if (!named.containsKey(name)) {
+      if (named.keySet().stream()
+          .flatMap(n -> Role.ofName(n).stream())
+          .noneMatch(role.role()::equals)) {
+        String name = text("origin.role." + role.role().word());
         rows.add(new RoleRow(name, false, cells(RoleStore.found(role.tones()))));
       }
     }

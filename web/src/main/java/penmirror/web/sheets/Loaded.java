@@ -1,6 +1,7 @@
 package penmirror.web.sheets;
 
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,6 +40,7 @@ public final class Loaded {
   private final Study study;
   private final List<Work> works;
   private final Map<Long, Evidence> evidence;
+  private final Map<Long, Map<Mood, Double>> faces;
   private final TechnicalError error;
   private final StatureConvention convention;
   private final Predicate<Measure> outsideTheScore;
@@ -55,6 +57,7 @@ public final class Loaded {
       Study study,
       List<Work> works,
       Map<Long, Evidence> evidence,
+      Map<Long, Map<Mood, Double>> faces,
       TechnicalError error,
       StatureConvention convention,
       Predicate<Measure> outsideTheScore,
@@ -69,6 +72,7 @@ public final class Loaded {
     this.study = study;
     this.works = List.copyOf(works);
     this.evidence = Map.copyOf(evidence);
+    this.faces = Map.copyOf(faces);
     this.error = error;
     this.convention = convention;
     this.outsideTheScore = outsideTheScore;
@@ -167,12 +171,25 @@ public final class Loaded {
     if (source.tags().mood().isPresent()) {
       return Optional.empty();
     }
+    Map<Mood, Double> face = face(source);
+    if (!counts(source) && !face.isEmpty()) {
+      // It tells more than points that nobody has looked at.
+      return moods().told(Map.of(), face);
+    }
     MeasuredWork seen = counts(source) ? unguessed(source) : measured(source, evidence(source));
-    return moods().told(seen.values());
+    return moods().told(seen.values(), face);
+  }
+
+  /** What a look at its face says of its mood; empty where it was not seen. */
+  private Map<Mood, Double> face(Work work) {
+    return faces.getOrDefault(work.id(), Map.of());
   }
 
   private MoodReader moods() {
-    return once("moods", () -> MoodReader.of(ruling().stream().map(this::unguessed).toList()));
+    Map<String, Map<Mood, Double>> byId = new HashMap<>();
+    faces.forEach((work, face) -> byId.put(Long.toString(work), face));
+    return once(
+        "moods", () -> MoodReader.of(ruling().stream().map(this::unguessed).toList(), byId));
   }
 
   /** The sheet of all works that count. */
@@ -229,7 +246,14 @@ public final class Loaded {
   public Asked asked(Work redraw) {
     return once(
         "asked of " + redraw.id(),
-        () -> attempts().asked(evidence(redraw), unguessed(redraw).shows(), redraw.tags().stage()));
+        () ->
+            attempts()
+                .asked(
+                    evidence(redraw),
+                    unguessed(redraw).shows(),
+                    redraw.tags().stage(),
+                    // Once it is marked its score is that of its files, on the command line too.
+                    redraw.lookedAt() ? Map.of() : face(redraw)));
   }
 
   /** The sheet as it is asked of a redraw. */

@@ -105,6 +105,7 @@ public class SheetMaker {
             study,
             all,
             evidence.ofStudy(study.id(), all),
+            evidence.moodsOf(study.id()),
             evidence.technicalError(study.id()),
             scopes.convention(study.id()),
             outsideTheScore(study.id()),

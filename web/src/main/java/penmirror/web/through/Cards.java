@@ -81,6 +81,7 @@ class Cards {
             seen.flatMap(s -> s.seen().view()),
             seen.flatMap(s -> s.seen().framing()),
             seen.flatMap(s -> s.seen().turn()),
+            seen.map(s -> s.seen().moods()).orElse(Map.of()),
             proposal,
             seen.map(s -> s.seen().figures()).orElse(List.of()));
     return card(other, guessed(sheets.load(study), work), sight);

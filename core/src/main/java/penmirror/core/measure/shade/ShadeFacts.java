@@ -42,7 +42,7 @@ public final class ShadeFacts {
   private static final double HAS_HUE = 0.03;
 
   /** Among few colours one that is nearly grey would tell the turn of all. */
-  private static final double HAS_CLEAR_HUE = 0.05;
+  static final double HAS_CLEAR_HUE = 0.05;
 
   /** A violet coat's shadow has nowhere cooler to turn, degrees. */
   public static final double NEAREST_TO_POLE = 40;
@@ -158,7 +158,7 @@ public final class ShadeFacts {
    * @param least lightness below which a step is no shadow
    */
   public ShadowSteps steps(List<Integer> some, double least) {
-    ShadowSteps steps = new ShadowSteps(HAS_CLEAR_HUE, NEAREST_TO_POLE);
+    ShadowSteps steps = ShadowSteps.ofRoles();
     for (int material : some) {
       ValueLevels of = material >= levels.length ? null : levels[material];
       if (of != null && of.shadow().isPresent()) {

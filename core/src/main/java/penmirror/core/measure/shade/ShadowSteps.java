@@ -24,6 +24,11 @@ public final class ShadowSteps {
     this.nearestToPole = nearestToPole;
   }
 
+  /** Of what skin, hair and clothes are laid in, of which each is a few colours alone. */
+  public static ShadowSteps ofRoles() {
+    return new ShadowSteps(ShadeFacts.HAS_CLEAR_HUE, ShadeFacts.NEAREST_TO_POLE);
+  }
+
   /**
    * @param weight how much it shows, above 0
    */
