@@ -328,7 +328,11 @@ public final class Acts {
   private static final List<Set<Measure>> IN_ONE_GO =
       List.of(
           union(readings("shadow-depth"), readings("shadow-colour")),
-          Set.of(LineMeasures.WIDTH, LineMeasures.WIDTH_BY_FIGURE, LineMeasures.OUTLINE_INNER),
+          Set.of(
+              LineMeasures.WIDTH,
+              LineMeasures.WIDTH_BY_FIGURE,
+              LineMeasures.OUTLINE_INNER,
+              EdgeMeasures.RIM),
           Set.of(ShadeMeasures.VALUE_DARK, ColourMeasures.DARKEST));
 
   /** Acts of measures that no catalogue has, one for each. */

@@ -131,10 +131,7 @@ public final class ActWords {
     return words.isBlank() ? figure(rule) : Spoken.sentence(words) + ".";
   }
 
-  /**
-   * A reading by its name and middle, with its decimals, where words alone tell two apart badly.
-   */
-  public static String figure(Rule rule) {
+  private static String figure(Rule rule) {
     Measure measure = rule.measure();
     String unit = measure.unit() == Unit.RATIO ? "" : Wording.unit(measure.unit());
     String value = Wording.number(measure.unit(), rule.centre());

@@ -27,7 +27,6 @@ import penmirror.core.reading.MeasureCatalogue;
 import penmirror.core.scoring.Fix;
 import penmirror.core.scoring.Scorer;
 import penmirror.core.style.MeasuredWork;
-import penmirror.core.style.Rule;
 import penmirror.core.style.StyleSheet;
 import penmirror.core.words.Wording;
 
@@ -69,17 +68,6 @@ class TellingTest {
                     .doesNotContainPattern("more (high|low|wide|narrow|long|short|much|little)\\b")
                     .doesNotContain("{", "\u0000", "  ")
                     .isNotBlank());
-  }
-
-  /** Two hands whose foreheads are both low: the numbers tell them apart. */
-  @Test
-  void whatIsSaidAlikeIsToldByItsNumber() {
-    Measure upper = FaceMeasures.UPPER_THIRD;
-    Rule one = sheetOf(Map.of(upper, 0.45)).rule(upper).orElseThrow();
-    Rule other = sheetOf(Map.of(upper, 0.12)).rule(upper).orElseThrow();
-    assertThat(ActWords.sentence(one)).isEqualTo(ActWords.sentence(other));
-    assertThat(ActWords.figure(one)).isEqualTo("Upper third 0.45.");
-    assertThat(ActWords.figure(other)).isEqualTo("Upper third 0.12.");
   }
 
   @Test

@@ -57,9 +57,16 @@ class Comparison {
 
   /**
    * @param difference in words, such as wider by a third of a head
+   * @param alike whether each by itself is told in the same words, which are then said once
    */
   record Row(
-      String key, String name, String difference, String one, String other, PairStrip strip) {}
+      String key,
+      String name,
+      String difference,
+      String one,
+      String other,
+      boolean alike,
+      PairStrip strip) {}
 
   record Shared(String name, String sentence) {}
 
@@ -88,13 +95,13 @@ class Comparison {
   private static Row row(Contrast.Difference difference, StyleSheet first, StyleSheet second) {
     String one = ActWords.sentence(difference.one());
     String other = ActWords.sentence(difference.other());
-    boolean alike = one.equals(other);
     return new Row(
         difference.act().key(),
         ActWords.name(difference.act()),
         ContrastWords.of(difference),
-        alike ? ActWords.figure(difference.one()) : one,
-        alike ? ActWords.figure(difference.other()) : other,
+        one,
+        other,
+        one.equals(other),
         PairStrip.of(first, difference.one(), second, difference.other()));
   }
 
