@@ -33,7 +33,6 @@ public final class Acts {
   private static final double SOME = 0.12;
 
   private static final double SOME_SHADOW = 0.02;
-  private static final double SOME_LIGHT = 0.02;
   private static final double SOME_ACCENT = 0.004;
 
   static final String STATEMENT = "tick.";
@@ -264,7 +263,7 @@ public final class Acts {
               EdgeMeasures.FLAT),
           where(
               ShadeMeasures.HIGHLIGHT,
-              SOME_LIGHT,
+              ShadeMeasures.LEAST_HIGHLIGHT,
               "highlights",
               ActGroup.SHADE,
               ShadeMeasures.HIGHLIGHT,

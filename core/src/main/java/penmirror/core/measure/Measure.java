@@ -2,14 +2,17 @@ package penmirror.core.measure;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
+import penmirror.core.figure.Framing;
 import penmirror.core.figure.Landmark;
 import penmirror.core.figure.Mark;
 import penmirror.core.figure.Marks;
@@ -71,6 +74,12 @@ public final class Measure {
   /** By their names on the left. */
   private final List<Landmark> needsSeen;
 
+  /** The landmarks of each side, of both with those of the middle, and where they have a place. */
+  private final Map<Side, List<Landmark>> ofSide = new EnumMap<>(Side.class);
+
+  private final List<Landmark> needsInAll;
+  private final Set<Framing> shownBy = EnumSet.noneOf(Framing.class);
+
   private final Nature nature;
   private final boolean step;
   private final boolean scored;
@@ -105,6 +114,18 @@ public final class Measure {
     pixelFormula = builder.pixelFormula;
     ruler = builder.ruler;
     standsInFor = builder.standsInFor;
+    List<Landmark> every = new ArrayList<>(needs);
+    for (Side side : Side.values()) {
+      List<Landmark> ofOne = needsOfASide.stream().map(side::of).toList();
+      ofSide.put(side, ofOne);
+      every.addAll(ofOne);
+    }
+    needsInAll = List.copyOf(every);
+    for (Framing framing : Framing.values()) {
+      if (needsInAll.stream().allMatch(framing::canShow)) {
+        shownBy.add(framing);
+      }
+    }
   }
 
   /** A part of a whole, for formulas; empty when the whole has no extent. */
@@ -282,7 +303,7 @@ public final class Measure {
   }
 
   private List<Landmark> ofSide(Side side) {
-    return needsOfASide.stream().map(side::of).toList();
+    return ofSide.getOrDefault(side, List.of());
   }
 
   /**
@@ -378,11 +399,12 @@ public final class Measure {
    * are read between points, such as across a limb.
    */
   public List<Landmark> needs() {
-    List<Landmark> all = new ArrayList<>(needs);
-    for (Side side : Side.values()) {
-      all.addAll(ofSide(side));
-    }
-    return all;
+    return needsInAll;
+  }
+
+  /** Whether pictures of this framing have a place for all that it needs. */
+  public boolean isShownBy(Framing framing) {
+    return shownBy.contains(framing);
   }
 
   /** Whether one side of the figure is enough where the other cannot be seen. */

@@ -28,9 +28,6 @@ import penmirror.core.style.StyleSheet;
  */
 public record ColourPlan(List<Carried> colours) {
 
-  /** A highlight on less than this share of the figure is none. */
-  private static final double SOME_LIGHT = 0.02;
-
   /** A border whose chroma stands out by less than this carries no strip of its own. */
   private static final double STANDS_OUT = 1.1;
 
@@ -227,7 +224,10 @@ public record ColourPlan(List<Carried> colours) {
     }
 
     private Optional<OkLab> highlight(OkLab light) {
-      boolean lit = centre(ShadeMeasures.HIGHLIGHT).filter(share -> share > SOME_LIGHT).isPresent();
+      boolean lit =
+          centre(ShadeMeasures.HIGHLIGHT)
+              .filter(share -> share >= ShadeMeasures.LEAST_HIGHLIGHT)
+              .isPresent();
       return centre(ShadeMeasures.HIGHLIGHT_STEP)
           .filter(step -> lit)
           .map(step -> new OkLab(Math.min(1, light.lightness() + step), light.a(), light.b()));

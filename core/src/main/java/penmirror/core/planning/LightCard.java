@@ -33,9 +33,6 @@ public record LightCard(
   /** Wider than this, in thousandths of a head, a shadow's border is drawn soft. */
   private static final double SOFT_BORDER = 12;
 
-  /** Under this share of the figure a highlight is none. */
-  private static final double SOME_LIGHT = 0.02;
-
   /** What is drawn of a style that does not say how much lies in shadow; common practice. */
   private static final double A_THIRD = 1 / 3.0;
 
@@ -66,7 +63,7 @@ public record LightCard(
             Math.max(0, Math.min(1, centre(sheet, ShadeMeasures.COVER).orElse(A_THIRD))),
             border > SOFT_BORDER ? border : 0,
             centre(sheet, ShadeMeasures.HIGHLIGHT)
-                .filter(share -> share > SOME_LIGHT)
+                .filter(share -> share >= ShadeMeasures.LEAST_HIGHLIGHT)
                 .isPresent()));
   }
 

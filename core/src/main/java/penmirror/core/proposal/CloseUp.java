@@ -70,6 +70,34 @@ record CloseUp(Plane lightness, Plane a, Plane b, double scale, int left, int to
     return values;
   }
 
+  /**
+   * Adds lightness, a and b between pixel centres, as {@link Plane#at} has each of them; where it
+   * lies is worked out once for the three.
+   */
+  void addTo(double[] sums, double x, double y) {
+    int width = lightness.width();
+    int height = lightness.height();
+    double cx = Math.max(0, Math.min(width - 1, x));
+    double cy = Math.max(0, Math.min(height - 1, y));
+    int x0 = (int) cx;
+    int y0 = (int) cy;
+    int upper = y0 * width + x0;
+    int lower = Math.min(y0 + 1, height - 1) * width + x0;
+    int right = x0 + 1 < width ? 1 : 0;
+    float fx = (float) (cx - x0);
+    float fy = (float) (cy - y0);
+    sums[0] += between(lightness.values(), upper, lower, right, fx, fy);
+    sums[1] += between(a.values(), upper, lower, right, fx, fy);
+    sums[2] += between(b.values(), upper, lower, right, fx, fy);
+  }
+
+  private static float between(
+      float[] values, int upper, int lower, int right, float fx, float fy) {
+    float top = values[upper] * (1 - fx) + values[upper + right] * fx;
+    float bottom = values[lower] * (1 - fx) + values[lower + right] * fx;
+    return top * (1 - fy) + bottom * fy;
+  }
+
   /** From working pixels of the ground it was taken of. */
   Point fromWorking(Ground ground, Point working) {
     return toPlane(ground.toPicture(working.x(), working.y()));

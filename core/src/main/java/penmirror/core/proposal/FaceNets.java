@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -260,18 +261,24 @@ public final class FaceNets {
     Point across = closeUp.fromWorking(ground, frame.at(middle.x() + 1, middle.y())).minus(origin);
     Point down = closeUp.fromWorking(ground, frame.at(middle.x(), middle.y() + 1)).minus(origin);
     int samples = samples(across.length() / square.perUnit());
+    double[] off = new double[side * samples];
+    for (int i = 0; i < off.length; i++) {
+      int place = i / samples;
+      off[i] = (place - side / 2.0 + (i % samples + 0.5) / samples) / square.perUnit();
+    }
     float[][] values = new float[CHANNELS][side * side];
+    double[] sum = new double[CHANNELS];
     for (int i = 0; i < side * side; i++) {
-      double[] sum = new double[CHANNELS];
-      for (int s = 0; s < samples * samples; s++) {
-        double u = (i % side - side / 2.0 + (s % samples + 0.5) / samples) / square.perUnit();
-        double v = (i / side - side / 2.0 + (s / samples + 0.5) / samples) / square.perUnit();
-        double turned = isTurnedOver ? -u : u;
-        double x = origin.x() + turned * across.x() + v * down.x();
-        double y = origin.y() + turned * across.y() + v * down.y();
-        sum[0] += closeUp.lightness().at(x, y);
-        sum[1] += closeUp.a().at(x, y);
-        sum[2] += closeUp.b().at(x, y);
+      Arrays.fill(sum, 0);
+      for (int row = i / side * samples; row < (i / side + 1) * samples; row++) {
+        double v = off[row];
+        for (int column = i % side * samples; column < (i % side + 1) * samples; column++) {
+          double u = isTurnedOver ? -off[column] : off[column];
+          closeUp.addTo(
+              sum,
+              origin.x() + u * across.x() + v * down.x(),
+              origin.y() + u * across.y() + v * down.y());
+        }
       }
       for (int c = 0; c < CHANNELS; c++) {
         values[c][i] = (float) (sum[c] / (samples * samples));

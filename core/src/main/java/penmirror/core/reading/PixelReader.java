@@ -44,7 +44,7 @@ import penmirror.core.statistics.Ratio;
 public final class PixelReader {
 
   /** Raised whenever a reading of the same picture may change. Stored with every reading. */
-  public static final int ALGORITHM_VERSION = 9;
+  public static final int ALGORITHM_VERSION = 10;
 
   /** The figure and its colours are read on a copy of at most four times this many pixels. */
   private static final int COARSE_PIXELS = 1_000_000;

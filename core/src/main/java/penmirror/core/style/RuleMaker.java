@@ -176,10 +176,7 @@ record RuleMaker(View view, Portrayal wanted, Map<Measure, Double> markingErrors
   /** A portrait says nothing of legs, neither for a rule nor against it. */
   private static boolean canShow(Measure measure, MeasuredWork work) {
     return work.values().containsKey(measure)
-        || work.shows()
-            .framing()
-            .map(framing -> measure.needs().stream().allMatch(framing::canShow))
-            .orElse(true);
+        || work.shows().framing().map(measure::isShownBy).orElse(true);
   }
 
   /** What stands in for a length by the head gives way where the head is marked often enough. */

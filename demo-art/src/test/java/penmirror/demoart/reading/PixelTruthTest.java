@@ -28,6 +28,7 @@ import penmirror.core.reading.PixelReader;
 import penmirror.core.statistics.Sample;
 import penmirror.core.style.MeasuredWork;
 import penmirror.demoart.manner.Parameter;
+import penmirror.demoart.manner.Role;
 import penmirror.demoart.page.AreaTruth;
 import penmirror.demoart.page.LineClass;
 import penmirror.demoart.page.LineTruth;
@@ -156,6 +157,35 @@ class PixelTruthTest {
       exact += Math.round(read.value(ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
     }
     assertThat(exact).isEqualTo(2 * EACH);
+  }
+
+  /** Forms that lie mostly in shadow included: what is lit of them is light and no highlight. */
+  @Test
+  void asMuchLiesInShadowAsWasPainted() {
+    double[] off = sorted(read -> read.value(ShadeMeasures.COVER).orElseThrow() - inShadow(read));
+    assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(0.08);
+    assertThat(off[2 * EACH - 2]).as("but for one of %s", Arrays.toString(off)).isLessThan(0.12);
+  }
+
+  /** Share of what is painted, lines and paper left out. */
+  private static double inShadow(Read read) {
+    double shaded = 0;
+    double all = 0;
+    for (AreaTruth area : read.drawn.rendering().areas()) {
+      if (area.role() != Role.INK && area.role() != Role.PAPER) {
+        shaded += area.shadedPx();
+        all += area.litPx() + area.shadedPx();
+      }
+    }
+    return shaded / all;
+  }
+
+  /** Neither hand lays one. */
+  @Test
+  void whereNoHighlightIsPaintedHardlyAnyIsSeen() {
+    double[] seen = sorted(read -> read.value(ShadeMeasures.HIGHLIGHT).orElseThrow());
+    assertThat(seen[EACH]).as("median").isLessThan(ShadeMeasures.LEAST_HIGHLIGHT);
+    assertThat(seen[2 * EACH - 1]).as("most").isLessThan(0.05);
   }
 
   /** Parts that hide each other mislead single pictures. */

@@ -126,6 +126,15 @@ class RoleTruthTest {
     return read.readings.estimate(measure).orElseThrow().value();
   }
 
+  /** Neither of these hands lays a highlight. */
+  @Test
+  void whereNoneIsPaintedARoleHasNoHighlight() {
+    List<RoleTones> roles = READ.stream().flatMap(read -> read.readings.roles().stream()).toList();
+    assertThat(roles).hasSizeGreaterThan(5 * EACH);
+    assertThat(roles.stream().filter(role -> role.tones().highlight().isPresent()).count())
+        .isLessThanOrEqualTo(roles.size() / 10);
+  }
+
   /** Where a page shows a role it lies on the shadow it speaks of. */
   @Test
   void theirPlaceLiesInTheirShadow() {

@@ -226,7 +226,7 @@ class Bench {
   private static boolean hasPlace(Work work, Measure measure) {
     return work.tags()
         .framing()
-        .map(framing -> measure.needs().stream().allMatch(framing::canShow))
+        .map(measure::isShownBy)
         .orElse(true);
   }
 

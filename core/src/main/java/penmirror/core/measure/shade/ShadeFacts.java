@@ -26,10 +26,16 @@ import penmirror.core.statistics.WeightedSample;
  * What light and shadow say.
  *
  * <p>Every local colour is looked at for itself: the peaks of its lightness are its values, the
- * heaviest is the base, what is darker is shadow and what is lighter highlight. Borders are walked
- * square to their run.
+ * heaviest is the base, or the light where most lies in shadow; what is darker is shadow and what
+ * is lighter highlight. Borders are walked square to their run.
  */
 public final class ShadeFacts {
+  /**
+   * Lightness by which pixels of light and shadow together stray from their neighbours under which
+   * there is no texture: flat fills, scaled once, stray by half of it.
+   */
+  private static final double LEAST_DETAIL = 0.004;
+
   /** Smaller local colours tell no values. */
   private static final double LEAST_MATERIAL = 0.004;
 
@@ -132,7 +138,7 @@ public final class ShadeFacts {
     }
     return Optional.of(
         new Tones(
-            of.levels().get(of.lit()).colour(),
+            of.levels().get(of.base()).colour(),
             of.shadow().map(Level::colour),
             strip(material),
             of.highlight().map(Level::colour)));
@@ -163,7 +169,7 @@ public final class ShadeFacts {
       ValueLevels of = material >= levels.length ? null : levels[material];
       if (of != null && of.shadow().isPresent()) {
         Level dark = of.shadow().get();
-        Level light = of.levels().get(of.lit());
+        Level light = of.levels().get(of.base());
         double shown = materials.area(material) * Math.min(dark.share(), light.share());
         if (light.colour().lightness() - dark.colour().lightness() >= least) {
           steps.add(light.colour(), dark.colour(), shown);
@@ -553,7 +559,7 @@ public final class ShadeFacts {
   private static double inShadow(double[][] sums, double[][] counts, int[] tiles) {
     double lit = mean(sums, counts, Tone.BASE, tiles);
     double dark = mean(sums, counts, Tone.SHADOW, tiles);
-    return lit + dark > 0.001 && dark >= 0 ? dark / (lit + dark) : Double.NaN;
+    return lit + dark > LEAST_DETAIL && dark >= 0 ? dark / (lit + dark) : Double.NaN;
   }
 
   private static double mean(double[][] sums, double[][] counts, Tone tone, int[] tiles) {

@@ -120,6 +120,9 @@ public final class ShadeMeasures {
           .source(SETS)
           .build();
 
+  /** Under this share of the figure a highlight is none: a glint is about as large. */
+  public static final double LEAST_HIGHLIGHT = 0.01;
+
   public static final Measure HIGHLIGHT =
       shade("light.share", Unit.SHARE, Scale.LINEAR, "share of the figure in highlight")
           .spreads(0.02, 0.03, 0.06)

@@ -12,7 +12,8 @@ import penmirror.core.colour.OkLabPlanes;
  * The values one local colour is laid in: peaks of its lightness histogram.
  *
  * @param levels darkest first; at least one
- * @param base place of the heaviest in {@code levels}: what the colour is when nothing happens
+ * @param base place in {@code levels} of the value in the light: the heaviest, but where most lies
+ *     in shadow; then it has no darker one, and the next lighter is more than a highlight
  * @param smooth share of its pixels that lie on no flat value
  * @param mass pixels that were looked at
  */
@@ -42,6 +43,9 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
 
   /** A shadow that shows less is a speck. */
   private static final double LEAST_SHADOW = 0.05;
+
+  /** Less lightness between two values is no shadow. */
+  private static final double LEAST_STEP = 0.04;
 
   private static final double NEAR = 0.007;
   private static final double ON_FLAT = 0.010;
@@ -96,7 +100,8 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
     for (int f = 0; f < found.size(); f++) {
       base = found.get(f).mass > found.get(base).mass ? f : base;
     }
-    return new ValueLevels(found.stream().map(f -> f.level).toList(), base, off / (double) n, n);
+    List<Level> levels = found.stream().map(f -> f.level).toList();
+    return new ValueLevels(levels, inLight(levels, base), off / (double) n, n);
   }
 
   private static int bin(double lightness) {
@@ -198,19 +203,17 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
     return Math.max(before, after) < PROMINENT * runs[peak];
   }
 
-  /**
-   * The value in the light: the heaviest, but where most lies in shadow. Then it has no darker one,
-   * and the next lighter is more than a highlight.
-   */
-  int lit() {
+  private static int inLight(List<Level> levels, int heaviest) {
     boolean hasShadow =
-        levels.subList(0, base).stream().anyMatch(level -> level.share() >= LEAST_SHADOW);
-    for (int k = base + 1; k < levels.size() && !hasShadow; k++) {
-      if (levels.get(k).share() >= LEAST_LIT) {
+        levels.subList(0, heaviest).stream().anyMatch(level -> level.share() >= LEAST_SHADOW);
+    double dark = levels.get(heaviest).colour().lightness();
+    for (int k = heaviest + 1; k < levels.size() && !hasShadow; k++) {
+      boolean isDeep = levels.get(k).colour().lightness() - dark >= LEAST_STEP;
+      if (isDeep && levels.get(k).share() >= LEAST_LIT) {
         return k;
       }
     }
-    return base;
+    return heaviest;
   }
 
   /**
@@ -219,8 +222,8 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
    * is neither.
    */
   Optional<Level> shadow() {
-    double light = levels.get(lit()).colour().lightness();
-    return levels.subList(0, lit()).stream()
+    double light = levels.get(base).colour().lightness();
+    return levels.subList(0, base).stream()
         .filter(level -> level.share() >= LEAST_SHADOW)
         .max(
             Comparator.comparingDouble(
@@ -229,7 +232,7 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
 
   /** The next lighter value than the light. */
   Optional<Level> highlight() {
-    return lit() + 1 < levels.size() ? Optional.of(levels.get(lit() + 1)) : Optional.empty();
+    return base + 1 < levels.size() ? Optional.of(levels.get(base + 1)) : Optional.empty();
   }
 
   /** Lightness below which the colour lies in shadow; below 0 without one. */
