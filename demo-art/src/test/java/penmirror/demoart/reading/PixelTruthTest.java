@@ -9,7 +9,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
@@ -18,13 +17,10 @@ import penmirror.core.measure.Estimate;
 import penmirror.core.measure.Evidence;
 import penmirror.core.measure.Measure;
 import penmirror.core.measure.MeasureGroup;
-import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.line.LineMeasures;
 import penmirror.core.measure.shade.ShadeMeasures;
 import penmirror.core.planning.BrushTable;
-import penmirror.core.raster.Picture;
 import penmirror.core.reading.MeasureCatalogue;
-import penmirror.core.reading.PixelReader;
 import penmirror.core.statistics.Sample;
 import penmirror.core.style.MeasuredWork;
 import penmirror.demoart.manner.Parameter;
@@ -32,8 +28,7 @@ import penmirror.demoart.manner.Role;
 import penmirror.demoart.page.AreaTruth;
 import penmirror.demoart.page.LineClass;
 import penmirror.demoart.page.LineTruth;
-import penmirror.demoart.studio.Commission;
-import penmirror.demoart.studio.DemoStudio;
+import penmirror.demoart.reading.FullRead.Read;
 import penmirror.demoart.studio.Illustration;
 
 /**
@@ -41,31 +36,10 @@ import penmirror.demoart.studio.Illustration;
  * Odile Marrow flat shadows with a hard edge, Quill soft ones, Casimir solid black.
  */
 class PixelTruthTest {
-  private static final int EACH = 4;
+  private static final int EACH = FullRead.EACH;
 
-  private record Read(Illustration drawn, PixelReadings readings) {
-    Optional<Double> value(Measure measure) {
-      return readings.estimate(measure).map(estimate -> estimate.value());
-    }
-  }
-
-  private static List<Read> flat;
-  private static List<Read> soft;
-
-  @BeforeAll
-  static void readThePictures() {
-    flat = read(DemoStudio.odileMarrow().sources());
-    soft = read(DemoStudio.ownHand());
-  }
-
-  private static List<Read> read(List<Commission> commissions) {
-    List<Read> read = new ArrayList<>();
-    for (Commission commission : commissions.subList(0, EACH)) {
-      Illustration drawn = Illustration.of(commission);
-      Picture picture = Picture.from(drawn.image());
-      read.add(new Read(drawn, new PixelReader().read(picture, drawn.marks(), step -> {})));
-    }
-    return read;
+  private static Optional<Double> value(Read read, Measure measure) {
+    return read.readings().estimate(measure).map(Estimate::value);
   }
 
   /** Shadow and light of the role with the largest shadow, as painted. */
@@ -90,7 +64,7 @@ class PixelTruthTest {
       double step = 0;
       double ratio = 0;
       double weights = 0;
-      for (AreaTruth area : read.drawn.rendering().areas()) {
+      for (AreaTruth area : read.drawn().rendering().areas()) {
         OkLab lit = OkLab.from(EncodedSrgb.fromRgb(area.litRgb()));
         OkLab shaded = OkLab.from(EncodedSrgb.fromRgb(area.shadedRgb()));
         double weight = Math.min(area.litPx(), area.shadedPx());
@@ -100,11 +74,11 @@ class PixelTruthTest {
           weights += weight;
         }
       }
-      assertThat(read.value(ShadeMeasures.LIGHTNESS_STEP).orElseThrow())
-          .as(read.drawn.commission().fileName())
+      assertThat(value(read, ShadeMeasures.LIGHTNESS_STEP).orElseThrow())
+          .as(read.file())
           .isCloseTo(step / weights, offset(0.01));
-      assertThat(read.value(ShadeMeasures.CHROMA_RATIO).orElseThrow())
-          .as(read.drawn.commission().fileName())
+      assertThat(value(read, ShadeMeasures.CHROMA_RATIO).orElseThrow())
+          .as(read.file())
           .isCloseTo(ratio / weights, offset(0.03));
     }
   }
@@ -112,14 +86,14 @@ class PixelTruthTest {
   /** In the palette stand both the light and its shadow, each as it was painted. */
   @Test
   void paintedColoursStandInThePalette() {
-    for (Read read : flat) {
-      for (Lab painted : painted(read.drawn)) {
+    for (Read read : FullRead.FLAT) {
+      for (Lab painted : painted(read.drawn())) {
         double nearest =
-            read.readings.swatches().stream()
+            read.readings().swatches().stream()
                 .mapToDouble(s -> Lab.from(s.colour().toEncodedSrgb()).ciede2000(painted))
                 .min()
                 .orElseThrow();
-        assertThat(nearest).as(read.drawn.commission().fileName()).isLessThan(1);
+        assertThat(nearest).as(read.file()).isLessThan(1);
       }
     }
   }
@@ -127,19 +101,19 @@ class PixelTruthTest {
   @Test
   void hardEdgesAreHardAndSoftOnesAsSoftAsPainted() {
     double[] hard =
-        flat.stream()
-            .mapToDouble(read -> read.value(ShadeMeasures.HARD).orElseThrow())
+        FullRead.FLAT.stream()
+            .mapToDouble(read -> value(read, ShadeMeasures.HARD).orElseThrow())
             .sorted()
             .toArray();
     assertThat(hard[0]).as("hard share, least").isGreaterThan(0.85);
     assertThat(hard[EACH / 2]).as("hard share, median").isGreaterThan(0.95);
     List<Double> ratios = new ArrayList<>();
-    for (Read read : soft) {
+    for (Read read : FullRead.SOFT) {
       double painted =
-          read.drawn.parameters().get(Parameter.SHADE_EDGE)
+          read.drawn().parameters().get(Parameter.SHADE_EDGE)
               / 1000
-              * read.drawn.rendering().headPx();
-      ratios.add(read.value(ShadeMeasures.EDGE).orElseThrow() / painted);
+              * read.drawn().rendering().headPx();
+      ratios.add(value(read, ShadeMeasures.EDGE).orElseThrow() / painted);
     }
     double[] sorted = ratios.stream().mapToDouble(r -> r).sorted().toArray();
     assertThat((sorted[EACH / 2 - 1] + sorted[EACH / 2]) / 2)
@@ -150,11 +124,11 @@ class PixelTruthTest {
   @Test
   void twoValuesAreTwo() {
     int exact = 0;
-    for (Read read : flat) {
-      exact += Math.round(read.value(ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
+    for (Read read : FullRead.FLAT) {
+      exact += Math.round(value(read, ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
     }
-    for (Read read : soft) {
-      exact += Math.round(read.value(ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
+    for (Read read : FullRead.SOFT) {
+      exact += Math.round(value(read, ShadeMeasures.STEPS).orElseThrow()) == 2 ? 1 : 0;
     }
     assertThat(exact).isEqualTo(2 * EACH);
   }
@@ -162,7 +136,7 @@ class PixelTruthTest {
   /** Forms that lie mostly in shadow included: what is lit of them is light and no highlight. */
   @Test
   void asMuchLiesInShadowAsWasPainted() {
-    double[] off = sorted(read -> read.value(ShadeMeasures.COVER).orElseThrow() - inShadow(read));
+    double[] off = sorted(read -> value(read, ShadeMeasures.COVER).orElseThrow() - inShadow(read));
     assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(0.08);
     assertThat(off[2 * EACH - 2]).as("but for one of %s", Arrays.toString(off)).isLessThan(0.12);
   }
@@ -171,7 +145,7 @@ class PixelTruthTest {
   private static double inShadow(Read read) {
     double shaded = 0;
     double all = 0;
-    for (AreaTruth area : read.drawn.rendering().areas()) {
+    for (AreaTruth area : read.drawn().rendering().areas()) {
       if (area.role() != Role.INK && area.role() != Role.PAPER) {
         shaded += area.shadedPx();
         all += area.litPx() + area.shadedPx();
@@ -183,7 +157,7 @@ class PixelTruthTest {
   /** Neither hand lays one. */
   @Test
   void whereNoHighlightIsPaintedHardlyAnyIsSeen() {
-    double[] seen = sorted(read -> read.value(ShadeMeasures.HIGHLIGHT).orElseThrow());
+    double[] seen = sorted(read -> value(read, ShadeMeasures.HIGHLIGHT).orElseThrow());
     assertThat(seen[EACH]).as("median").isLessThan(ShadeMeasures.LEAST_HIGHLIGHT);
     assertThat(seen[2 * EACH - 1]).as("most").isLessThan(0.05);
   }
@@ -195,16 +169,16 @@ class PixelTruthTest {
         sorted(
             read ->
                 Math.IEEEremainder(
-                    read.value(ShadeMeasures.LIGHT_FROM).orElseThrow()
-                        - read.drawn.rendering().lightDegrees(),
+                    value(read, ShadeMeasures.LIGHT_FROM).orElseThrow()
+                        - read.drawn().rendering().lightDegrees(),
                     360));
     assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(10);
     assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(15);
   }
 
   private static List<Read> all() {
-    List<Read> all = new ArrayList<>(flat);
-    all.addAll(soft);
+    List<Read> all = new ArrayList<>(FullRead.FLAT);
+    all.addAll(FullRead.SOFT);
     return all;
   }
 
@@ -223,7 +197,7 @@ class PixelTruthTest {
               || measure.group() == MeasureGroup.SHADE
               || measure.group() == MeasureGroup.COLOUR;
       List<Estimate> estimates =
-          all().stream().flatMap(read -> read.readings.estimate(measure).stream()).toList();
+          all().stream().flatMap(read -> read.readings().estimate(measure).stream()).toList();
       if (asked
           && !estimates.isEmpty()
           && estimates.stream().allMatch(estimate -> estimate.standardError().isEmpty())) {
@@ -247,8 +221,8 @@ class PixelTruthTest {
     double[] off =
         sorted(
             read ->
-                read.value(LineMeasures.OUTLINE_INNER).orElseThrow()
-                        / read.drawn.rendering().outlineToInner()
+                value(read, LineMeasures.OUTLINE_INNER).orElseThrow()
+                        / read.drawn().rendering().outlineToInner()
                     - 1);
     assertThat(off[EACH]).as("median of %s", Arrays.toString(off)).isLessThan(0.05);
     assertThat(off[2 * EACH - 3]).as("three in four of %s", Arrays.toString(off)).isLessThan(0.05);
@@ -257,10 +231,10 @@ class PixelTruthTest {
   /** Ink of the manner: nearly black for one, as set; tinted for none. */
   @Test
   void theLineIsAsDarkAsTheInk() {
-    for (Read read : flat) {
-      double ink = read.drawn.parameters().get(Parameter.LINE_LIGHTNESS);
-      assertThat(read.value(LineMeasures.DARKNESS).orElseThrow())
-          .as(read.drawn.commission().fileName())
+    for (Read read : FullRead.FLAT) {
+      double ink = read.drawn().parameters().get(Parameter.LINE_LIGHTNESS);
+      assertThat(value(read, LineMeasures.DARKNESS).orElseThrow())
+          .as(read.file())
           .isCloseTo(ink, offset(0.04));
     }
   }
@@ -274,10 +248,10 @@ class PixelTruthTest {
     List<Double> outline = new ArrayList<>();
     List<Double> inner = new ArrayList<>();
     for (Read read : all()) {
-      double head = read.drawn.marks().headFrame().orElseThrow().headPixels();
+      double head = read.drawn().marks().headFrame().orElseThrow().headPixels();
       MeasuredWork measured =
           MeasuredWork.of(
-              "1", "Work", "", new Evidence(read.drawn.marks(), Optional.of(read.readings)));
+              "1", "Work", "", new Evidence(read.drawn().marks(), Optional.of(read.readings())));
       for (BrushTable.Line line : BrushTable.of(measured, head).lines()) {
         switch (line.sort()) {
           case OUTLINE -> outline.add(line.pixels() / drawn(read, LineClass.SILHOUETTE));
@@ -300,7 +274,7 @@ class PixelTruthTest {
   }
 
   private static double drawn(Read read, LineClass lineClass) {
-    return read.drawn.rendering().lines().stream()
+    return read.drawn().rendering().lines().stream()
         .filter(truth -> truth.lineClass() == lineClass)
         .mapToDouble(LineTruth::medianPx)
         .findFirst()

@@ -3,26 +3,21 @@ package penmirror.demoart.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.junit.jupiter.api.BeforeAll;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import penmirror.core.colour.EncodedSrgb;
 import penmirror.core.colour.Lab;
 import penmirror.core.colour.OkLab;
 import penmirror.core.colour.Role;
-import penmirror.core.measure.PixelReadings;
 import penmirror.core.measure.RoleTones;
 import penmirror.core.measure.region.RoleMeasures;
 import penmirror.core.raster.Picture;
-import penmirror.core.reading.PixelReader;
 import penmirror.demoart.page.AreaTruth;
-import penmirror.demoart.studio.Commission;
-import penmirror.demoart.studio.DemoStudio;
-import penmirror.demoart.studio.Illustration;
+import penmirror.demoart.reading.FullRead.Read;
 
 /**
  * Colours found by what they paint, against what the demo pictures were painted with. Where shadows
@@ -30,7 +25,7 @@ import penmirror.demoart.studio.Illustration;
  * its own and is not found: her pictures are not asked.
  */
 class RoleTruthTest {
-  private static final int EACH = 4;
+  private static final int EACH = FullRead.EACH;
 
   /** As far as two colours may lie apart that one would call the same (CIEDE2000). */
   private static final double ALIKE = 3;
@@ -49,37 +44,23 @@ class RoleTruthTest {
           penmirror.demoart.manner.Role.SCARF,
           penmirror.demoart.manner.Role.LEGS);
 
-  private record Read(Illustration drawn, PixelReadings readings) {
-    Optional<RoleTones> role(Role role) {
-      return readings.roles().stream().filter(found -> found.role() == role).findFirst();
-    }
+  private static final List<Read> READ =
+      Stream.concat(FullRead.FLAT.stream(), FullRead.SOFT.stream()).toList();
 
-    /** Of what was painted in some roles that which has the colour that was found. */
-    Optional<AreaTruth> painted(Role role, Set<penmirror.demoart.manner.Role> roles) {
-      return role(role)
-          .flatMap(
-              found ->
-                  drawn.rendering().areas().stream()
-                      .filter(area -> roles.contains(area.role()))
-                      .filter(area -> apart(found.tones().base(), area.litRgb()) < ALIKE)
-                      .findFirst());
-    }
+  private static Optional<RoleTones> role(Read read, Role role) {
+    return read.readings().roles().stream().filter(found -> found.role() == role).findFirst();
   }
 
-  private static final List<Read> READ = new ArrayList<>();
-
-  @BeforeAll
-  static void readThePictures() {
-    for (List<Commission> hand :
-        List.of(DemoStudio.odileMarrow().sources(), DemoStudio.ownHand())) {
-      for (Commission commission : hand.subList(0, EACH)) {
-        Illustration drawn = Illustration.of(commission);
-        READ.add(
-            new Read(
-                drawn,
-                new PixelReader().read(Picture.from(drawn.image()), drawn.marks(), step -> {})));
-      }
-    }
+  /** Of what was painted in some roles that which has the colour that was found. */
+  private static Optional<AreaTruth> painted(
+      Read read, Role role, Set<penmirror.demoart.manner.Role> roles) {
+    return role(read, role)
+        .flatMap(
+            found ->
+                read.drawn().rendering().areas().stream()
+                    .filter(area -> roles.contains(area.role()))
+                    .filter(area -> apart(found.tones().base(), area.litRgb()) < ALIKE)
+                    .findFirst());
   }
 
   private static double apart(OkLab found, int rgb) {
@@ -87,7 +68,7 @@ class RoleTruthTest {
   }
 
   private static long found(Role role, Set<penmirror.demoart.manner.Role> painted) {
-    return READ.stream().filter(read -> read.painted(role, painted).isPresent()).count();
+    return READ.stream().filter(read -> painted(read, role, painted).isPresent()).count();
   }
 
   @Test
@@ -101,13 +82,13 @@ class RoleTruthTest {
   void theirShadowsTooAndTheStepBetweenThem() {
     int skins = 0;
     for (Read read : READ) {
-      Optional<AreaTruth> painted = read.painted(Role.SKIN, SKIN);
+      Optional<AreaTruth> painted = painted(read, Role.SKIN, SKIN);
       if (painted.isPresent()) {
         skins++;
         OkLab lit = OkLab.from(EncodedSrgb.fromRgb(painted.get().litRgb()));
         OkLab shaded = OkLab.from(EncodedSrgb.fromRgb(painted.get().shadedRgb()));
-        String name = read.drawn.commission().fileName();
-        RoleTones found = read.role(Role.SKIN).orElseThrow();
+        String name = read.file();
+        RoleTones found = role(read, Role.SKIN).orElseThrow();
         assertThat(apart(found.tones().shadow().orElseThrow(), painted.get().shadedRgb()))
             .as(name)
             .isLessThan(ALIKE);
@@ -123,13 +104,14 @@ class RoleTruthTest {
   }
 
   private static double value(Read read, penmirror.core.measure.Measure measure) {
-    return read.readings.estimate(measure).orElseThrow().value();
+    return read.readings().estimate(measure).orElseThrow().value();
   }
 
   /** Neither of these hands lays a highlight. */
   @Test
   void whereNoneIsPaintedARoleHasNoHighlight() {
-    List<RoleTones> roles = READ.stream().flatMap(read -> read.readings.roles().stream()).toList();
+    List<RoleTones> roles =
+        READ.stream().flatMap(read -> read.readings().roles().stream()).toList();
     assertThat(roles).hasSizeGreaterThan(5 * EACH);
     assertThat(roles.stream().filter(role -> role.tones().highlight().isPresent()).count())
         .isLessThanOrEqualTo(roles.size() / 10);
@@ -139,8 +121,8 @@ class RoleTruthTest {
   @Test
   void theirPlaceLiesInTheirShadow() {
     for (Read read : READ) {
-      Picture picture = Picture.from(read.drawn.image());
-      for (RoleTones role : read.readings.roles()) {
+      Picture picture = Picture.from(read.drawn().image());
+      for (RoleTones role : read.readings().roles()) {
         OkLab there =
             OkLab.from(
                 EncodedSrgb.fromRgb(
@@ -148,9 +130,7 @@ class RoleTruthTest {
                             (int) role.place().y() * picture.widthPixels() + (int) role.place().x())
                         & 0xFFFFFF));
         OkLab said = role.tones().shadow().orElse(role.tones().base());
-        assertThat(there.distanceTo(said))
-            .as(read.drawn.commission().fileName() + " " + role.role())
-            .isLessThan(0.06);
+        assertThat(there.distanceTo(said)).as(read.file() + " " + role.role()).isLessThan(0.06);
       }
     }
   }

@@ -224,10 +224,7 @@ class Bench {
 
   /** Whether the picture shows so much of a figure that a measure can be read. */
   private static boolean hasPlace(Work work, Measure measure) {
-    return work.tags()
-        .framing()
-        .map(measure::isShownBy)
-        .orElse(true);
+    return work.tags().framing().map(measure::isShownBy).orElse(true);
   }
 
   /**
