@@ -126,9 +126,6 @@ public record Card(Question asks, int works, List<Told> told, Optional<Scene> dr
                             new Told(
                                 sentence,
                                 Optional.of(ActWords.lead(sheet.rules(act)).measure())))));
-    if (question == Question.SHADOW) {
-      Highlights.of(sheet).map(CardWords::of).ifPresent(line -> told.addAll(told(List.of(line))));
-    }
     return told.isEmpty()
         ? Optional.empty()
         : Optional.of(new Card(question, works, told, drawing));

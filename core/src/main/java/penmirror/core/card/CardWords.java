@@ -69,24 +69,6 @@ public final class CardWords {
     return lines;
   }
 
-  /**
-   * Such as "Works with a highlight: on the hair 8 of 10, on the clothes 3 of 9, on the skin none."
-   */
-  static String of(Highlights highlights) {
-    List<String> parts = new ArrayList<>();
-    highlights.places().stream()
-        .sorted(Comparator.comparingDouble(on -> -on.lit() / (double) on.works()))
-        .forEach(
-            on ->
-                parts.add(
-                    Wording.text(
-                        on.lit() == 0 ? "card.highlight.none" : "card.highlight.on",
-                        Wording.text("card.highlight." + on.role().word()),
-                        on.lit(),
-                        on.works())));
-    return Wording.text("card.highlight", String.join(", ", parts));
-  }
-
   /** In lightness; 0 where both lie in one value. */
   private static double faceOverRest(ValueCuts cuts, Values.Parts parts) {
     return cuts.of(parts.face()).equals(cuts.of(parts.rest())) ? 0 : parts.face() - parts.rest();

@@ -39,7 +39,7 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
   private static final double MOSTLY = 0.6;
 
   /** What lies above the heaviest value and shows less than this is a highlight. */
-  private static final double LEAST_LIT = 0.25;
+  private static final double LEAST_LIT = 0.12;
 
   /** A shadow that shows less is a speck. */
   private static final double LEAST_SHADOW = 0.05;
