@@ -121,7 +121,7 @@ public final class ShadeMeasures {
           .build();
 
   /** Under this share of the figure a highlight is none: a glint is about as large. */
-  public static final double LEAST_HIGHLIGHT = 0.01;
+  public static final double LEAST_HIGHLIGHT = 0.005;
 
   public static final Measure HIGHLIGHT =
       shade("light.share", Unit.SHARE, Scale.LINEAR, "share of the figure in highlight")
