@@ -30,7 +30,9 @@ class CloseUpTest {
       closeUp.addTo(sums, x, y);
       assertThat(sums)
           .containsExactly(
-              1.0 + closeUp.lightness().at(x, y), 2 + closeUp.a().at(x, y), 3 + closeUp.b().at(x, y));
+              1.0 + closeUp.lightness().at(x, y),
+              2.0 + closeUp.a().at(x, y),
+              3.0 + closeUp.b().at(x, y));
     }
   }
 }
