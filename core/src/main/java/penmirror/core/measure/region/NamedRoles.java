@@ -94,13 +94,7 @@ public final class NamedRoles {
                     .shadow()
                     .ifPresent(dark -> of.add(one.tones().base(), dark, share(one, read))));
     Findings findings = new Findings();
-    of.put(
-        findings,
-        steps.lightness(),
-        steps.chroma(),
-        steps.hue(),
-        Reason.TOO_LITTLE,
-        Reason.TOO_LITTLE);
+    RoleFacts.put(of, steps, findings);
     return findings;
   }
 

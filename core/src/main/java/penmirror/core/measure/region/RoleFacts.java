@@ -34,9 +34,6 @@ public final class RoleFacts {
   /** Clothes nearer than this in OKLab are of one colour. */
   private static final double SAME_COLOUR = 0.06;
 
-  /** Less lightness between two values is no shadow. */
-  private static final double LEAST_STEP = 0.04;
-
   private static final Map<Part, Role> ROLES =
       new EnumMap<>(
           Map.of(
@@ -90,21 +87,25 @@ public final class RoleFacts {
         others.removeAll(alike);
         facts.tones(Role.CLOTH_TWO, facts.likeTheFirst(others)).ifPresent(roles::add);
       }
-      ShadowSteps found = shade.steps(materials, LEAST_STEP);
+      ShadowSteps found = shade.steps(materials, ShadowSteps.LEAST);
       if (found.isEmpty()) {
         tones.ifPresent(
             one -> one.tones().shadow().ifPresent(dark -> found.add(one.tones().base(), dark, 1)));
       }
-      // Grey hair, or a coat in the light alone, is the character's and no miss.
-      found.put(
-          findings,
-          steps.lightness(),
-          steps.chroma(),
-          steps.hue(),
-          Reason.TOO_LITTLE,
-          Reason.TOO_LITTLE);
+      put(found, steps, findings);
     }
     return roles;
+  }
+
+  /** Grey hair, or a coat in the light alone, is the character's and no miss. */
+  static void put(ShadowSteps found, Steps steps, Findings findings) {
+    found.put(
+        findings,
+        steps.lightness(),
+        steps.chroma(),
+        steps.hue(),
+        Reason.TOO_LITTLE,
+        Reason.TOO_LITTLE);
   }
 
   /** Local colours that are large enough to have values, by what they paint, largest first. */
@@ -176,7 +177,7 @@ public final class RoleFacts {
       byLight.sort(Comparator.comparingDouble(m -> -base(m).lightness()));
       OkLab light = base(byLight.get(0));
       int dark = byLight.get(1);
-      if (light.lightness() - base(dark).lightness() > LEAST_STEP
+      if (light.lightness() - base(dark).lightness() > ShadowSteps.LEAST
           && Materials.isOneColour(light, base(dark))) {
         shown = dark;
         tones = new Tones(light, Optional.of(base(dark)), Optional.empty(), tones.highlight());
@@ -198,7 +199,7 @@ public final class RoleFacts {
     Tones tones = shade.tones(material).orElseThrow();
     return tones
         .shadow()
-        .filter(dark -> tones.base().lightness() - dark.lightness() >= LEAST_STEP)
+        .filter(dark -> tones.base().lightness() - dark.lightness() >= ShadowSteps.LEAST)
         .isPresent();
   }
 }

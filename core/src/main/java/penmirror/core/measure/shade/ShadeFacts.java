@@ -32,7 +32,8 @@ import penmirror.core.statistics.WeightedSample;
 public final class ShadeFacts {
   /**
    * Lightness by which pixels of light and shadow together stray from their neighbours under which
-   * there is no texture: flat fills, scaled once, stray by half of it.
+   * there is no texture. Fills of the demo stay below it but for three soft ones; hatching lies
+   * above.
    */
   private static final double LEAST_DETAIL = 0.004;
 

@@ -8,6 +8,9 @@ import penmirror.core.statistics.WeightedSample;
 
 /** The steps from light to shadow of some local colours, each weighed by how much it shows. */
 public final class ShadowSteps {
+  /** Less lightness between two values is no shadow. */
+  public static final double LEAST = 0.04;
+
   private final WeightedSample.Builder lightness = WeightedSample.builder();
   private final WeightedSample.Builder chroma = WeightedSample.builder();
   private final WeightedSample.Builder hue = WeightedSample.builder();

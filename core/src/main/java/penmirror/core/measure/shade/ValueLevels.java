@@ -44,9 +44,6 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
   /** A shadow that shows less is a speck. */
   private static final double LEAST_SHADOW = 0.05;
 
-  /** Less lightness between two values is no shadow. */
-  private static final double LEAST_STEP = 0.04;
-
   private static final double NEAR = 0.007;
   private static final double ON_FLAT = 0.010;
 
@@ -208,7 +205,7 @@ record ValueLevels(List<Level> levels, int base, double smooth, int mass) {
         levels.subList(0, heaviest).stream().anyMatch(level -> level.share() >= LEAST_SHADOW);
     double dark = levels.get(heaviest).colour().lightness();
     for (int k = heaviest + 1; k < levels.size() && !hasShadow; k++) {
-      boolean isDeep = levels.get(k).colour().lightness() - dark >= LEAST_STEP;
+      boolean isDeep = levels.get(k).colour().lightness() - dark >= ShadowSteps.LEAST;
       if (isDeep && levels.get(k).share() >= LEAST_LIT) {
         return k;
       }
