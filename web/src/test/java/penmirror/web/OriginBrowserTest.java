@@ -179,7 +179,7 @@ class OriginBrowserTest extends BrowserTest {
     page.mouse().click(place[0], place[1]);
     // Named now, and no more what was found by itself.
     assertThat(page.locator("[data-forget='skin']")).hasCount(1);
-    Locator skin = page.locator("#roles tr").first();
+    Locator skin = page.locator("#roles tbody").first();
     assertThat(skin.locator("th")).hasText("skin");
     assertThat(skin.locator(".tone small").nth(0)).containsText("#");
     assertThat(skin.locator(".tone small").nth(1)).containsText("#");
